@@ -1,0 +1,115 @@
+// Figures of the built application in Chromium, medians of repeats.
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromium as playwright } from '@playwright/test';
+
+const REPEATS = 15;
+
+function median(values) {
+  return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
+}
+
+async function openDemo(browser, address) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(address);
+  await page.getByRole('button', { name: 'Open the demo studio' }).click();
+  await page.getByRole('heading', { level: 1, name: /lesson/ }).waitFor();
+  return page;
+}
+
+/** Bytes of script, gzipped, that the first page asks for until it stands. */
+async function firstScript(browser, address, folder) {
+  const page = await browser.newPage();
+  const names = new Set();
+  page.on('response', (response) => {
+    const { pathname } = new URL(response.url());
+    if (pathname.endsWith('.js')) names.add(pathname);
+  });
+  await page.goto(`${address}/enter`);
+  await page.getByRole('button', { name: 'Open the demo studio' }).waitFor();
+  await page.close();
+  return [...names].reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0) / 1000;
+}
+
+/** From a press on a condition to the flight painted anew, on a routine of 14 steps. */
+async function flightRepaint(page) {
+  await page.goto(new URL('/students', page.url()).href);
+  await page.getByRole('link', { name: 'Tamsin Orrock', exact: true }).click();
+  await page.getByRole('link', { name: 'Routines' }).click();
+  await page.getByRole('link', { name: 'Light before Saturday' }).click();
+  for (const name of ['Shoulder rolls and side reach', 'Thirds', 'Twister on five']) {
+    await page.getByRole('button', { name: /^Add a step/ }).click();
+    await page.getByRole('dialog').getByRole('button', { name, exact: true }).click();
+    await page.getByRole('dialog').waitFor({ state: 'hidden' });
+  }
+  await page.getByText(/^saved · version/).waitFor();
+  const times = [];
+  for (let repeat = 0; repeat < REPEATS; repeat += 1) {
+    times.push(
+      await page.evaluate(
+        (name) =>
+          new Promise((resolve) => {
+            const flight = document.querySelector('[data-testid="flight"]');
+            const button = [...document.querySelectorAll('button')].find(({ innerText }) => innerText === name);
+            const began = performance.now();
+            new MutationObserver((_, observer) => {
+              observer.disconnect();
+              requestAnimationFrame(() => requestAnimationFrame(() => resolve(performance.now() - began)));
+            }).observe(flight, { subtree: true, attributes: true, childList: true });
+            button.click();
+          }),
+        repeat % 2 === 0 ? 'Tired' : 'Fresh',
+      ),
+    );
+  }
+  return median(times);
+}
+
+/** From Today to At the piano with sound: two presses, the three taps of the gate not counted. */
+async function toThePiano(browser, address) {
+  const times = [];
+  for (let repeat = 0; repeat < 5; repeat += 1) {
+    const page = await openDemo(browser, address);
+    const began = performance.now();
+    await page.getByRole('link', { name: 'Sing it' }).first().click();
+    await page.getByRole('radio', { name: 'not at all' }).click();
+    await page.getByRole('radio', { name: 'as usual' }).click();
+    await page.getByRole('radio', { name: 'no', exact: true }).click();
+    await page.getByRole('button', { name: /^(Begin|Start afresh)$/ }).click();
+    await page.locator('[data-sound="ready"]').waitFor();
+    times.push((performance.now() - began) / 1000);
+    await page.close();
+  }
+  return median(times);
+}
+
+/** @returns {Promise<import('./table.mjs').Figure[]>} */
+export async function pageFigures({ address, folder, executablePath, flags }) {
+  const browser = await playwright.launch({ executablePath, args: flags });
+  try {
+    const script = await firstScript(browser, address, folder);
+    const piano = await toThePiano(browser, address);
+    const page = await openDemo(browser, address);
+    const repaint = await flightRepaint(page);
+    return [
+      { name: 'first view, script gzipped', value: script, unit: 'kB', target: 300, isCeiling: true },
+      {
+        name: 'a change on the bench to the flight repainted, 14 steps',
+        value: repaint,
+        unit: 'ms',
+        target: 60,
+        isCeiling: true,
+      },
+      {
+        name: 'Today to At the piano with sound, taps included',
+        value: piano,
+        unit: 's',
+        target: 1.5,
+        isCeiling: true,
+      },
+    ];
+  } finally {
+    await browser.close();
+  }
+}

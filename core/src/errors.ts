@@ -1,0 +1,83 @@
+/**
+ * A refusal that can be shown to a person: `message` is one sentence with the offending value,
+ * `remedy` says what to do, `code` is public and never renamed.
+ */
+export abstract class SoftLarkError extends Error {
+  readonly code: string;
+  readonly remedy: string;
+
+  protected constructor(name: string, code: string, message: string, remedy: string) {
+    super(message);
+    this.name = name;
+    this.code = code;
+    this.remedy = remedy;
+  }
+}
+
+export type PitchErrorCode = 'BAD_TUNING' | 'BAD_NOTE_NAME' | 'BAD_MIDI';
+
+/** A note, a note name or a tuning that cannot be used. */
+export class PitchError extends SoftLarkError {
+  declare readonly code: PitchErrorCode;
+
+  constructor(code: PitchErrorCode, message: string, remedy: string) {
+    super('PitchError', code, message, remedy);
+  }
+}
+
+export type PatternErrorCode =
+  | 'EMPTY'
+  | 'NOTHING_SOUNDS'
+  | 'BAD_TOKEN'
+  | 'BAD_SPACE'
+  | 'BAD_DEGREE'
+  | 'BAD_DURATION'
+  | 'BAD_GROUP'
+  | 'TOO_MANY_EVENTS'
+  | 'SPAN_TOO_WIDE'
+  | 'BAD_SYLLABLES'
+  | 'BAD_MARK'
+  | 'BAD_MODE';
+
+/** A pattern text that does not parse; `position` is the 0-based start of the offending token. */
+export class PatternError extends SoftLarkError {
+  declare readonly code: PatternErrorCode;
+  readonly position: number;
+  readonly expected: string;
+
+  constructor(code: PatternErrorCode, position: number, message: string, expected: string) {
+    super('PatternError', code, message, `Expected ${expected}.`);
+    this.position = position;
+    this.expected = expected;
+  }
+}
+
+export type LadderErrorCode = 'BAD_SETTING' | 'SPAN_EXCEEDS_RANGE' | 'START_ABOVE_CEILING' | 'START_BELOW_FLOOR';
+
+/** The nearest value of one setting that would have worked, or `null` where none does. */
+export interface NearestSetting {
+  readonly setting: string;
+  readonly value: number | string | null;
+}
+
+/** Settings that give no ladder or siren; `nearest` is the closest setting that works. */
+export class LadderError extends SoftLarkError {
+  declare readonly code: LadderErrorCode;
+  readonly nearest: NearestSetting;
+
+  constructor(code: LadderErrorCode, message: string, remedy: string, nearest: NearestSetting) {
+    super('LadderError', code, message, remedy);
+    this.nearest = nearest;
+  }
+}
+
+export type VoiceErrorCode = 'BAD_RANGE' | 'BAD_VOICE';
+
+/** A voice file whose figures contradict each other. */
+export class VoiceError extends SoftLarkError {
+  declare readonly code: VoiceErrorCode;
+
+  constructor(code: VoiceErrorCode, message: string, remedy: string) {
+    super('VoiceError', code, message, remedy);
+  }
+}

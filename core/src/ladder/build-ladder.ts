@@ -1,0 +1,86 @@
+import { checkSettings, checkSlowestKey } from './check-settings.ts';
+import type { Ladder, LadderInput, PlannedKey, Rung, SkippedKey } from './ladder.types.ts';
+import { planTravel } from './plan-travel.ts';
+import { zoneOf, zoneReason, zoneSounded } from './zones.ts';
+
+/** Beats the new key's chord and first note take before the singing, and the breath after it. */
+export const USUAL_CUE_BEATS = 4;
+export const USUAL_REST_BEATS = 2;
+
+/** Keys that may sound, each with its number among all planned keys (it sets the tempo), and the struck ones. */
+interface StruckPlan {
+  readonly kept: readonly { readonly key: PlannedKey; readonly turn: number }[];
+  readonly skipped: readonly SkippedKey[];
+}
+
+function strikeZones(input: LadderInput, keys: readonly PlannedKey[]): StruckPlan {
+  const kept: { key: PlannedKey; turn: number }[] = [];
+  const skipped: SkippedKey[] = [];
+  keys.forEach((key, turn) => {
+    const zone = zoneSounded(input.pattern, key.tonic, input.avoid ?? []);
+    if (zone) skipped.push({ tonic: key.tonic, reason: zoneReason(zone) });
+    else kept.push({ key, turn });
+  });
+  return { kept, skipped };
+}
+
+function climb(input: LadderInput, plan: StruckPlan): readonly Rung[] {
+  const { pattern, cueBeats = USUAL_CUE_BEATS, restBeats = USUAL_REST_BEATS, timesPerKey = 1 } = input;
+  const rungs: Rung[] = [];
+  let clock = 0;
+  for (const { key, turn } of plan.kept) {
+    const tempo = input.tempo + (input.tempoStep ?? 0) * turn;
+    const beat = 60 / tempo;
+    const low = key.tonic + pattern.low;
+    const high = key.tonic + pattern.high;
+    for (let time = 0; time < timesPerKey; time += 1) {
+      const singsAt = clock + cueBeats * beat;
+      const endsAt = singsAt + pattern.beats * beat;
+      rungs.push({
+        ...key,
+        low,
+        high,
+        startsAt: clock,
+        singsAt,
+        endsAt,
+        tempo,
+        zone: zoneOf(low, high, input.bridges),
+      });
+      clock = endsAt + restBeats * beat;
+    }
+  }
+  return rungs;
+}
+
+/**
+ * Carries planned keys out: zones strike keys, the rest get their times.
+ *
+ * @param keys as laid out by a travel, or by a change on the way
+ */
+export function ladderOf(input: LadderInput, keys: readonly PlannedKey[], stoppedBy: Ladder['stoppedBy']): Ladder {
+  const plan = strikeZones(input, keys);
+  const rungs = climb(input, plan);
+  return {
+    rungs,
+    skipped: plan.skipped,
+    stoppedBy,
+    seconds: rungs.at(-1)?.endsAt ?? 0,
+    voicedSeconds: rungs.reduce((sum, rung) => sum + (input.pattern.voicedBeats * 60) / rung.tempo, 0),
+    lowest: rungs.length > 0 ? Math.min(...rungs.map(({ low }) => low)) : null,
+    highest: rungs.length > 0 ? Math.max(...rungs.map(({ high }) => high)) : null,
+  };
+}
+
+/**
+ * One pattern carried through the keys, never under `floor`, over `ceiling` or inside a zone.
+ *
+ * @returns rungs with times in seconds; a ladder whose every key is struck has none
+ * @throws LadderError `BAD_SETTING`, `SPAN_EXCEEDS_RANGE`, `START_ABOVE_CEILING`, `START_BELOW_FLOOR`
+ * @example 1 2 3 4 5 4 3 2 1:2 from C4, rise-return in A3–D5 at 120 bpm: 15 rungs, 119 s
+ */
+export function buildLadder(input: LadderInput): Ladder {
+  checkSettings(input);
+  const { keys, stoppedBy } = planTravel(input);
+  checkSlowestKey(input, keys.length);
+  return ladderOf(input, keys, stoppedBy);
+}

@@ -1,0 +1,16 @@
+export { buildLadder, USUAL_CUE_BEATS, USUAL_REST_BEATS } from './build-ladder.ts';
+export { breathMoment, type BreathMoment } from './breath-moment.ts';
+export { breathSeconds, spokenSeconds, type BreathBursts, type BreathCounts } from './durations.ts';
+export { proposeStart, type PlacementRule, type StartProposal } from './propose-start.ts';
+export { buildSiren, type Siren, type SirenInput, type SirenPiece, type SirenShape } from './siren.ts';
+export { goHome, turnBack } from './turn-back.ts';
+export {
+  type Ladder,
+  type LadderInput,
+  type Leg,
+  type PlannedKey,
+  type Rung,
+  type SkippedKey,
+  type Travel,
+  type Zone,
+} from './ladder.types.ts';

@@ -1,0 +1,65 @@
+import type { Pattern } from '../pattern/index.ts';
+import type { PitchRange } from '../voice/index.ts';
+
+export type Travel = 'rise' | 'fall' | 'rise-return' | 'fall-return' | 'rise-fall' | 'stay';
+export type Leg = 'up' | 'down' | 'home';
+export type Zone = 'low' | 'bridge' | 'above';
+
+/** Settings of a ladder. Pitches MIDI, steps semitones, tempo beats per minute. */
+export interface LadderInput {
+  readonly pattern: Pattern;
+  readonly start: number;
+  readonly step: number;
+  readonly travel: Travel;
+  readonly floor: number;
+  readonly ceiling: number;
+  readonly returnStep?: number;
+  readonly timesPerKey?: number;
+  /** Keys of the outward leg at most, the start included. */
+  readonly maxKeys?: number;
+  /** Adds the key that lands on the limit where the leg ends short of it. */
+  readonly touchLimit?: boolean;
+  readonly tempo: number;
+  /** Beats per minute added at each new planned key. */
+  readonly tempoStep?: number;
+  readonly cueBeats?: number;
+  readonly restBeats?: number;
+  /** Closed intervals that must never sound. */
+  readonly avoid?: readonly PitchRange[];
+  /** Register turnovers, for the zones. */
+  readonly bridges?: readonly number[];
+}
+
+/** A key as the travel lays it out, before zones strike any. */
+export interface PlannedKey {
+  readonly tonic: number;
+  readonly leg: Leg;
+}
+
+/** One singing of the pattern in one key. Times in seconds from the start of the ladder. */
+export interface Rung extends PlannedKey {
+  readonly low: number;
+  readonly high: number;
+  /** The cue begins. */
+  readonly startsAt: number;
+  /** The singing begins. */
+  readonly singsAt: number;
+  readonly endsAt: number;
+  readonly tempo: number;
+  readonly zone: Zone;
+}
+
+export interface SkippedKey {
+  readonly tonic: number;
+  readonly reason: string;
+}
+
+export interface Ladder {
+  readonly rungs: readonly Rung[];
+  readonly skipped: readonly SkippedKey[];
+  readonly stoppedBy: 'ceiling' | 'floor' | 'maxKeys' | 'stay';
+  readonly seconds: number;
+  readonly voicedSeconds: number;
+  readonly lowest: number | null;
+  readonly highest: number | null;
+}

@@ -1,0 +1,146 @@
+import { LadderError } from '../errors.ts';
+import { writeNote } from '../pitch/index.ts';
+import type { PitchRange } from '../voice/index.ts';
+
+export type SirenShape = 'up' | 'down' | 'up-down' | 'down-up';
+
+/** Settings of a free glide. `lowShare` and `highShare` are fractions of floor..ceiling; seconds a pass and between. */
+export interface SirenInput {
+  readonly floor: number;
+  readonly ceiling: number;
+  readonly lowShare: number;
+  readonly highShare: number;
+  readonly shape: SirenShape;
+  readonly repeats: number;
+  readonly secondsEach: number;
+  readonly restSeconds: number;
+  readonly avoid?: readonly PitchRange[];
+}
+
+/** One sounding piece of a glide; seconds from the start of the step, MIDI. */
+export interface SirenPiece {
+  readonly pass: number;
+  readonly from: number;
+  readonly to: number;
+  readonly startsAt: number;
+  readonly endsAt: number;
+}
+
+export interface Siren {
+  readonly pieces: readonly SirenPiece[];
+  readonly skipped: readonly { readonly from: number; readonly to: number; readonly reason: string }[];
+  readonly seconds: number;
+  readonly voicedSeconds: number;
+  readonly lowest: number | null;
+  readonly highest: number | null;
+}
+
+/** House choice: a piece narrower than a minor third is no glide any more. */
+const LEAST_PIECE = 3;
+
+const LEGS: Readonly<Record<SirenShape, readonly ('up' | 'down')[]>> = {
+  up: ['up'],
+  down: ['down'],
+  'up-down': ['up', 'down'],
+  'down-up': ['down', 'up'],
+};
+
+function refuse(setting: string, value: number, wanted: string, nearest: number): LadderError {
+  return new LadderError(
+    'BAD_SETTING',
+    `${setting} is ${String(value)}; it must be ${wanted}.`,
+    `Set ${setting} to ${String(nearest)}.`,
+    {
+      setting,
+      value: nearest,
+    },
+  );
+}
+
+function checkSiren(input: SirenInput): void {
+  const { floor, ceiling, repeats, secondsEach, restSeconds } = input;
+  if (!(Number.isInteger(repeats) && repeats >= 1)) throw refuse('repeats', repeats, 'a whole number from 1', 1);
+  if (!(secondsEach > 0)) throw refuse('secondsEach', secondsEach, 'over 0', 4);
+  if (!(restSeconds >= 0)) throw refuse('restSeconds', restSeconds, '0 or more', 0);
+  for (const setting of ['lowShare', 'highShare'] as const) {
+    const share = input[setting];
+    if (!(share >= 0 && share <= 1)) throw refuse(setting, share, 'between 0 and 1', share > 1 ? 1 : 0);
+  }
+  if (ceiling - floor < LEAST_PIECE) {
+    throw new LadderError(
+      'SPAN_EXCEEDS_RANGE',
+      `${writeNote(floor)} to ${writeNote(ceiling)} leaves no room to glide.`,
+      'Choose a step without a glide, or widen the limits.',
+      { setting: 'pattern', value: null },
+    );
+  }
+}
+
+/** The glide's stretch of pitch, cut at the zones: whole notes outside every zone, lowest first. */
+function openStretches(low: number, high: number, avoid: readonly PitchRange[]): readonly PitchRange[] {
+  const stretches: { low: number; high: number }[] = [];
+  for (let note = low; note <= high; note += 1) {
+    if (avoid.some((zone) => note >= zone.low && note <= zone.high)) continue;
+    const last = stretches.at(-1);
+    if (last?.high === note - 1) last.high = note;
+    else stretches.push({ low: note, high: note });
+  }
+  return stretches;
+}
+
+/** Moves an end that lies in a zone to the nearest note outside it; the outer one of two equally near. */
+function clearOfZones(note: number, input: SirenInput, outer: 1 | -1): number {
+  const isFree = (at: number): boolean =>
+    at >= input.floor && at <= input.ceiling && !(input.avoid ?? []).some(({ low, high }) => at >= low && at <= high);
+  for (let distance = 0; distance <= input.ceiling - input.floor; distance += 1) {
+    if (isFree(note + outer * distance)) return note + outer * distance;
+    if (isFree(note - outer * distance)) return note - outer * distance;
+  }
+  return note;
+}
+
+function layPass(input: SirenInput, pass: number, stretches: readonly PitchRange[], ends: PitchRange): SirenPiece[] {
+  const legs = LEGS[input.shape];
+  const legSeconds = input.secondsEach / legs.length;
+  const passStart = pass * (input.secondsEach + input.restSeconds);
+  const span = ends.high - ends.low;
+  return legs.flatMap((direction, leg) => {
+    const ordered = direction === 'up' ? stretches : [...stretches].reverse();
+    return ordered.map(({ low, high }) => {
+      const [from, to] = direction === 'up' ? [low, high] : [high, low];
+      const travelled = direction === 'up' ? from - ends.low : ends.high - from;
+      const startsAt = passStart + legSeconds * (leg + travelled / span);
+      return { pass, from, to, startsAt, endsAt: startsAt + (legSeconds * (high - low)) / span };
+    });
+  });
+}
+
+/**
+ * Lays a free glide between two heights of the range. It never crosses a zone: an end inside one moves out, a zone in
+ * the middle splits the glide, pieces under a third are left out with the reason.
+ *
+ * @throws LadderError `BAD_SETTING`, `SPAN_EXCEEDS_RANGE`
+ * @example floor 58, ceiling 76, 0.1 to 0.6, up-down: 60 to 69 and back
+ */
+export function buildSiren(input: SirenInput): Siren {
+  checkSiren(input);
+  const { floor, ceiling } = input;
+  const heightOf = (share: number): number => Math.round(floor + share * (ceiling - floor));
+  const shares = [input.lowShare, input.highShare].sort((a, b) => a - b);
+  const low = clearOfZones(heightOf(shares[0] ?? 0), input, -1);
+  const high = clearOfZones(heightOf(shares[1] ?? 1), input, 1);
+  const ends = { low: Math.min(low, high), high: Math.max(low, high) };
+  const stretches = openStretches(ends.low, ends.high, input.avoid ?? []);
+  const sung = stretches.filter((stretch) => stretch.high - stretch.low >= LEAST_PIECE);
+  const pieces = Array.from({ length: input.repeats }, (_, pass) => layPass(input, pass, sung, ends)).flat();
+  return {
+    pieces,
+    skipped: stretches
+      .filter((stretch) => stretch.high - stretch.low < LEAST_PIECE)
+      .map((stretch) => ({ from: stretch.low, to: stretch.high, reason: 'Under a third is left of the glide here.' })),
+    seconds: pieces.length > 0 ? input.repeats * (input.secondsEach + input.restSeconds) - input.restSeconds : 0,
+    voicedSeconds: pieces.reduce((sum, piece) => sum + piece.endsAt - piece.startsAt, 0),
+    lowest: pieces.length > 0 ? Math.min(...sung.map((stretch) => stretch.low)) : null,
+    highest: pieces.length > 0 ? Math.max(...sung.map((stretch) => stretch.high)) : null,
+  };
+}

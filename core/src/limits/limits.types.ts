@@ -1,0 +1,105 @@
+import type { Condition, Occasion, Register, Style, Voice } from '../voice/index.ts';
+
+/** Stages of a warm-up, in the order they are sung. */
+export const STAGES = [
+  'settle',
+  'breath',
+  'release',
+  'occluded',
+  'resonance',
+  'onset',
+  'middle',
+  'registers',
+  'range',
+  'agility',
+  'dynamics',
+  'tone',
+  'words',
+  'style',
+  'cool',
+] as const;
+export type Stage = (typeof STAGES)[number];
+export type ExerciseKind = 'pattern' | 'siren' | 'breath' | 'timed' | 'spoken';
+
+/** The numbers the limits rest on. Semitones, hours, steps; shares of the comfortable range. */
+export interface RuleTable {
+  readonly source: string;
+  readonly margin: { readonly usual: number; readonly most: number; readonly leastRange: number };
+  readonly style: Partial<Readonly<Record<Style, number>>>;
+  readonly condition: Readonly<Record<Exclude<Condition, 'fresh'> | 'mostDrop' | 'mostShare', number>>;
+  readonly performance: { readonly nothingNewHours: number; readonly closeHours: number; readonly closeDelta: number };
+  readonly home: { readonly narrower: number; readonly narrowerWhenNew: number };
+  /** Occluded, sirens and light register. */
+  readonly gentle: { readonly ceiling: number; readonly floor: number };
+  /** Release, onset and resonance, and the opening of a routine. */
+  readonly modest: { readonly belowTop: number; readonly leastWidth: number };
+  readonly extension: { readonly overTop: number; readonly afterSungSteps: number };
+  readonly grit: { readonly keepsOff: number };
+  readonly opening: { readonly sungSteps: number };
+}
+
+export type RuleName =
+  | 'base'
+  | 'margin'
+  | 'style'
+  | 'advice'
+  | 'condition'
+  | 'performance'
+  | 'home'
+  | 'gentle'
+  | 'extension'
+  | 'modest'
+  | 'belt'
+  | 'grit'
+  | 'opening'
+  | 'override'
+  | 'reach'
+  | 'hard-limit';
+
+/** One line of the ledger: what a rule did to one side, and the note after it (MIDI). */
+export interface LedgerEntry {
+  readonly side: 'floor' | 'ceiling';
+  readonly rule: RuleName;
+  readonly label: string;
+  readonly effect: { readonly delta: number } | { readonly cap: number };
+  readonly result: number;
+  readonly source: string;
+  /** Day of the measurement the line rests on, ISO. */
+  readonly date?: string;
+}
+
+export interface LimitContext {
+  readonly voice: Voice;
+  readonly style: Style;
+  readonly exercise: {
+    readonly stage: Stage;
+    readonly kind?: ExerciseKind;
+    readonly quiet?: boolean;
+    readonly register: Register;
+    readonly isNew?: boolean;
+    readonly extendsRange?: boolean;
+    readonly grit?: boolean;
+  };
+  /** Patterns and sirens that came before this step in the routine. */
+  readonly sungSteps: number;
+  readonly conditions: readonly Condition[];
+  readonly occasion: Occasion;
+  readonly hoursToPerformance?: number;
+  /** Deltas in semitones. */
+  readonly advice?: { readonly ceiling?: number; readonly floor?: number };
+  /** Notes. */
+  readonly override?: { readonly floor?: number; readonly ceiling?: number };
+  readonly rules?: RuleTable;
+  /** ISO instant. */
+  readonly now: string;
+}
+
+export interface Limits {
+  readonly floor: number;
+  readonly ceiling: number;
+  /** True where nothing was measured and the reference table stands in. */
+  readonly estimated: boolean;
+  readonly entries: readonly LedgerEntry[];
+  /** The two lines that made floor and ceiling cross. */
+  readonly conflict?: readonly [LedgerEntry, LedgerEntry];
+}

@@ -1,0 +1,15 @@
+export { formatPattern } from './format-pattern.ts';
+export { markPattern } from './mark-pattern.ts';
+export { MODES } from './modes.data.ts';
+export { narrowPattern } from './narrow-pattern.ts';
+export { parsePattern } from './parse-pattern.ts';
+export { spellSemitones } from './degree.ts';
+export {
+  isSounding,
+  type MarkKind,
+  type Mode,
+  type Pattern,
+  type PatternEvent,
+  type PatternMark,
+  type SoundingEvent,
+} from './pattern.types.ts';

@@ -1,0 +1,140 @@
+import { goHome, turnBack, type Ladder } from '../ladder/index.ts';
+import { runKeysOf } from './run-plan.ts';
+import { STOP_MARKS, type RunAction, type RunKey, type RunState, type RunStep, type SungKey } from './run.types.ts';
+
+/** The step being worked on, if the run is not over. */
+export function currentStep(state: RunState): RunStep | undefined {
+  return state.steps[state.stepIndex];
+}
+
+/** The key being sung, if the step has keys. */
+export function currentKey(state: RunState): RunKey | undefined {
+  return currentStep(state)?.keys[state.keyIndex];
+}
+
+function enter(state: RunState, id: string, outcome: SungKey['outcome']): RunState {
+  const step = currentStep(state);
+  const key = currentKey(state);
+  if (!step || !key || state.sung.some((sung) => sung.id === id)) return { ...state, marks: [] };
+  const { tonic, leg, low, high, tempo } = key;
+  const sung: SungKey = {
+    id,
+    stepId: step.stepId,
+    exerciseId: step.exerciseId,
+    tonic,
+    leg,
+    low,
+    high,
+    tempo,
+    outcome,
+    marks: state.marks,
+  };
+  return { ...state, marks: [], sung: [...state.sung, sung] };
+}
+
+function toStep(state: RunState, stepIndex: number): RunState {
+  const isOver = stepIndex >= state.steps.length;
+  return {
+    ...state,
+    stepIndex,
+    keyIndex: 0,
+    marks: [],
+    begun: false,
+    turned: false,
+    phase: isOver ? 'finished' : 'singing',
+  };
+}
+
+function advance(state: RunState): RunState {
+  const step = currentStep(state);
+  const hasMore = step !== undefined && state.keyIndex + 1 < step.keys.length;
+  return hasMore ? { ...state, keyIndex: state.keyIndex + 1, phase: 'singing' } : toStep(state, state.stepIndex + 1);
+}
+
+/** Replaces what is left of a ladder after the key being sung. */
+function replan(state: RunState, rest: (step: RunStep, key: RunKey) => Ladder | undefined): RunState {
+  const step = currentStep(state);
+  const key = currentKey(state);
+  const ladder = step && key && rest(step, key);
+  if (!step || !ladder) return state;
+  const keys = [...step.keys.slice(0, state.keyIndex + 1), ...runKeysOf(ladder)];
+  const steps = state.steps.map((other, index) => (index === state.stepIndex ? { ...other, keys } : other));
+  return { ...state, steps, turned: true };
+}
+
+/** Whether the way home can still be taken: a ladder that is away from its start and not on its way there. */
+export function canTurnBack(state: RunState): boolean {
+  const key = currentKey(state);
+  const start = currentStep(state)?.ladder?.start;
+  return (
+    state.begun &&
+    key !== undefined &&
+    start !== undefined &&
+    key.leg !== 'home' &&
+    key.tonic !== start &&
+    !state.turned
+  );
+}
+
+/** Whether the start key can be sung next as the last. */
+export function canGoHome(state: RunState): boolean {
+  const key = currentKey(state);
+  const start = currentStep(state)?.ladder?.start;
+  return state.begun && key !== undefined && start !== undefined && key.tonic !== start;
+}
+
+/** Dizziness ends breath work for the day. */
+function withoutBreath(state: RunState): RunState {
+  const steps = state.steps.filter((step, index) => index <= state.stepIndex || step.kind !== 'breath');
+  return { ...state, steps };
+}
+
+function mark(state: RunState, action: Extract<RunAction, { type: 'mark' }>): RunState {
+  const marks = state.marks.includes(action.mark)
+    ? state.marks.filter((other) => other !== action.mark)
+    : [...state.marks, action.mark];
+  const marked = { ...state, marks };
+  if (!STOP_MARKS.has(action.mark)) return marked;
+  const entered = state.begun ? enter(marked, action.id, 'sung') : marked;
+  const stepId = currentStep(state)?.stepId ?? '';
+  const stopped: RunState = { ...entered, phase: 'stopped', stops: [...state.stops, { stepId, mark: action.mark }] };
+  return action.mark === 'dizzy' ? withoutBreath(stopped) : stopped;
+}
+
+/**
+ * What a run becomes by one act of the teacher. A step begins with its first `next`, after it was explained; from then on
+ * a key that is left counts as sung, and a skipped one is kept as left out.
+ *
+ * @returns the same state where the act has no meaning, so that a second tap does no harm
+ */
+export function conduct(state: RunState, action: RunAction): RunState {
+  if (state.phase === 'finished') return state;
+  switch (action.type) {
+    case 'pause':
+      return state.phase === 'singing' ? { ...state, phase: 'paused' } : state;
+    case 'resume':
+      return state.phase === 'paused' ? { ...state, phase: 'singing' } : state;
+    case 'mark':
+      return mark(state, action);
+    case 'next':
+      return state.begun ? advance(enter(state, action.id, 'sung')) : { ...state, begun: true };
+    case 'skip':
+      return advance(enter(state, action.id, 'skipped'));
+    case 'again':
+      return { ...(state.begun ? enter(state, action.id, 'sung') : state), begun: true, phase: 'singing' };
+    case 'turn-back': {
+      if (!canTurnBack(state)) return state;
+      const home = replan(state, (step, key) => step.ladder && turnBack(step.ladder, key.tonic));
+      return advance(enter(home, action.id, 'sung'));
+    }
+    case 'home': {
+      if (!canGoHome(state)) return state;
+      const home = replan(state, (step) => step.ladder && goHome(step.ladder));
+      return advance(enter(home, action.id, 'sung'));
+    }
+    case 'next-step':
+      return toStep(action.heard ? enter(state, action.id, 'sung') : state, state.stepIndex + 1);
+    case 'finish':
+      return { ...(action.heard ? enter(state, action.id, 'sung') : state), phase: 'finished' };
+  }
+}

@@ -1,0 +1,194 @@
+import { SoftLarkError, LadderError } from '../errors.ts';
+import {
+  breathSeconds,
+  buildLadder,
+  buildSiren,
+  proposeStart,
+  spokenSeconds,
+  type LadderInput,
+} from '../ladder/index.ts';
+import { resolveLimits, type Limits } from '../limits/index.ts';
+import { narrowPattern, formatPattern } from '../pattern/index.ts';
+import { patternOfWork, type Exercise, type PatternWork, type Work } from '../shelf/index.ts';
+import { neverSounded, voiceOf } from '../voice/index.ts';
+import type {
+  LaidLadder,
+  LaidSiren,
+  LaidStep,
+  RoutineContext,
+  RoutineStep,
+  StepProblem,
+  StepSettings,
+} from './routine.types.ts';
+import { leftOutToday } from './young-voices.ts';
+
+/** House default, a teacher's setting: seconds to explain an exercise the student does not know yet, and a known one. */
+export const USUAL_SET_UP = { whenNew: 40, whenKnown: 8 };
+
+/** What a step's own work comes to, before its place in the routine is known. */
+type Outcome = Pick<LaidStep, 'laid' | 'limits' | 'problem' | 'voicedSeconds' | 'lowest' | 'highest'> & {
+  readonly workSeconds: number;
+};
+
+const SILENT = { workSeconds: 0, voicedSeconds: 0, lowest: null, highest: null };
+
+function problemOf(cause: unknown): StepProblem {
+  if (!(cause instanceof SoftLarkError)) throw cause;
+  const { code, message, remedy } = cause;
+  return { code, message, remedy, ...(cause instanceof LadderError && { nearest: cause.nearest }) };
+}
+
+function limitsOf(exercise: Exercise, settings: StepSettings, context: RoutineContext, sungSteps: number): Limits {
+  const { floor, ceiling } = settings;
+  return resolveLimits({
+    voice: voiceOf(context.voice),
+    style: context.voice.style,
+    exercise: {
+      stage: exercise.stage,
+      kind: exercise.work.kind,
+      quiet: exercise.quiet,
+      register: exercise.register,
+      isNew: !context.known.has(exercise.id),
+      extendsRange: exercise.extendsRange,
+      grit: exercise.grit,
+    },
+    sungSteps,
+    conditions: context.conditions,
+    occasion: context.occasion,
+    ...(context.hoursToPerformance !== undefined && { hoursToPerformance: context.hoursToPerformance }),
+    override: { ...(floor !== undefined && { floor }), ...(ceiling !== undefined && { ceiling }) },
+    now: context.now,
+  });
+}
+
+function layLadder(work: PatternWork, settings: StepSettings, context: RoutineContext, limits: Limits): LaidLadder {
+  const pattern = patternOfWork(work);
+  const voice = voiceOf(context.voice);
+  const { floor, ceiling } = limits;
+  const proposal = proposeStart({ pattern, floor, ceiling, placement: work.placement, voice });
+  const maxKeys = settings.maxKeys ?? work.mostKeys;
+  const returnStep = settings.returnStep ?? work.returnStep;
+  const input: LadderInput = {
+    pattern,
+    floor,
+    ceiling,
+    start: settings.start ?? proposal?.start ?? floor,
+    step: settings.step ?? work.step,
+    travel: settings.travel ?? work.travel,
+    ...(returnStep !== undefined && { returnStep }),
+    timesPerKey: settings.timesPerKey ?? work.timesPerKey,
+    ...(maxKeys !== undefined && { maxKeys }),
+    touchLimit: settings.touchLimit ?? false,
+    tempo: settings.tempo ?? work.tempo.usual,
+    cueBeats: work.cueBeats,
+    restBeats: work.restBeats,
+    avoid: neverSounded(context.voice),
+    ...(voice.bridges && { bridges: voice.bridges }),
+  };
+  return {
+    kind: 'pattern',
+    pattern,
+    input,
+    ladder: buildLadder(input),
+    proposal: proposal ?? { start: input.start, movedBy: 0 },
+  };
+}
+
+function laySiren(
+  work: Extract<Work, { kind: 'siren' }>,
+  settings: StepSettings,
+  context: RoutineContext,
+  limits: Limits,
+): LaidSiren {
+  const siren = buildSiren({
+    floor: limits.floor,
+    ceiling: limits.ceiling,
+    lowShare: work.lowShare,
+    highShare: work.highShare,
+    shape: work.shape,
+    repeats: settings.repeats ?? work.repeats,
+    secondsEach: work.secondsEach,
+    restSeconds: work.restSeconds,
+    avoid: neverSounded(context.voice),
+  });
+  return { kind: 'siren', siren };
+}
+
+function stillSeconds(work: Exclude<Work, { kind: 'pattern' | 'siren' }>, settings: StepSettings): number {
+  switch (work.kind) {
+    case 'timed':
+      return settings.seconds ?? work.seconds;
+    case 'spoken':
+      return spokenSeconds({ ...work, repeats: settings.repeats ?? work.repeats });
+    case 'breath':
+      if (work.counts) return breathSeconds({ ...work.counts, cycles: settings.repeats ?? work.counts.cycles });
+      return work.bursts ? breathSeconds({ ...work.bursts, repeats: settings.repeats ?? work.bursts.repeats }) : 0;
+  }
+}
+
+/** The pattern text that fits these limits, where the step's own is too wide. */
+function narrowerText(work: Work, limits: Limits): string | null {
+  if (work.kind !== 'pattern') return null;
+  const narrow = narrowPattern(patternOfWork(work), Math.max(0, limits.ceiling - limits.floor));
+  return narrow && formatPattern(narrow);
+}
+
+function crossed(work: Work, limits: Limits): StepProblem | null {
+  if (!limits.conflict) return null;
+  const [low, high] = limits.conflict;
+  return {
+    code: 'LIMITS_CROSS',
+    message: `Nothing is left between the floor (${low.label}) and the ceiling (${high.label}).`,
+    remedy: 'Change one of the two, or leave the step out today.',
+    nearest: { setting: 'pattern', value: narrowerText(work, limits) },
+  };
+}
+
+function workOut(exercise: Exercise, settings: StepSettings, context: RoutineContext, sungSteps: number): Outcome {
+  const { work } = exercise;
+  const leftOut = leftOutToday(exercise, context.voice, context.conditions);
+  if (leftOut) return { ...SILENT, problem: leftOut };
+  if (work.kind !== 'pattern' && work.kind !== 'siren') {
+    return { ...SILENT, workSeconds: stillSeconds(work, settings), laid: { kind: 'still' } };
+  }
+  const limits = limitsOf(exercise, settings, context, sungSteps);
+  const conflict = crossed(work, limits);
+  if (conflict) return { ...SILENT, limits, problem: conflict };
+  try {
+    const laid =
+      work.kind === 'pattern' ? layLadder(work, settings, context, limits) : laySiren(work, settings, context, limits);
+    const { seconds, voicedSeconds, lowest, highest } = laid.kind === 'pattern' ? laid.ladder : laid.siren;
+    const empty = lowest === null ? { problem: NO_KEY_LEFT } : {};
+    return { laid, limits, workSeconds: seconds, voicedSeconds, lowest, highest, ...empty };
+  } catch (cause) {
+    return { ...SILENT, limits, problem: problemOf(cause) };
+  }
+}
+
+const NO_KEY_LEFT: StepProblem = {
+  code: 'NO_KEY_LEFT',
+  message: 'Every key of this step would sound a note that is never sounded.',
+  remedy: 'Change the start or the step, or take another exercise.',
+};
+
+/**
+ * Works one step out for a voice today.
+ *
+ * @param sungSteps patterns and sirens before it in the routine
+ * @param startsAt seconds from the start of the routine
+ * @returns the step with its limits, keys and seconds; `problem` where it cannot be sung as it stands
+ */
+export function layStep(
+  step: RoutineStep,
+  exercise: Exercise,
+  context: RoutineContext,
+  sungSteps: number,
+  startsAt: number,
+): LaidStep {
+  const isNew = !context.known.has(exercise.id);
+  const { whenNew, whenKnown } = context.setUp ?? USUAL_SET_UP;
+  const setUpSeconds = isNew ? whenNew : whenKnown;
+  const { workSeconds, ...outcome } = workOut(exercise, step.settings, context, sungSteps);
+  const seconds = outcome.problem && outcome.lowest === null && workSeconds === 0 ? 0 : setUpSeconds + workSeconds;
+  return { id: step.id, exercise, settings: step.settings, isNew, startsAt, setUpSeconds, seconds, ...outcome };
+}

@@ -1,0 +1,100 @@
+import type { Ladder, LadderInput, Siren, StartProposal, Travel } from '../ladder/index.ts';
+import type { Limits } from '../limits/index.ts';
+import type { Pattern } from '../pattern/index.ts';
+import type { Exercise } from '../shelf/index.ts';
+import type { Condition, Occasion, VoiceFile } from '../voice/index.ts';
+
+/** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
+export interface StepSettings {
+  readonly start?: number;
+  readonly step?: number;
+  readonly returnStep?: number;
+  readonly travel?: Travel;
+  readonly maxKeys?: number;
+  readonly timesPerKey?: number;
+  readonly touchLimit?: boolean;
+  readonly tempo?: number;
+  /** The teacher's own limits for this step, MIDI. */
+  readonly floor?: number;
+  readonly ceiling?: number;
+  /** Length of a timed step. */
+  readonly seconds?: number;
+  /** Glides, cycles or repeats of a step that is not a ladder. */
+  readonly repeats?: number;
+}
+
+export interface RoutineStep {
+  readonly id: string;
+  readonly exerciseId: string;
+  readonly settings: StepSettings;
+}
+
+/** Seconds it takes to explain an exercise. */
+export interface SetUpTimes {
+  readonly whenNew: number;
+  readonly whenKnown: number;
+}
+
+/** Everything a routine's figures depend on besides its steps. */
+export interface RoutineContext {
+  readonly voice: VoiceFile;
+  readonly conditions: readonly Condition[];
+  readonly occasion: Occasion;
+  readonly hoursToPerformance?: number;
+  readonly exercises: ReadonlyMap<string, Exercise>;
+  /** Ids of exercises done lately, which need no long explanation. */
+  readonly known: ReadonlySet<string>;
+  readonly setUp?: SetUpTimes;
+  readonly now: string;
+}
+
+/** Why a step cannot be sung as it stands; `nearest` is a setting that would mend it. */
+export interface StepProblem {
+  readonly code: string;
+  readonly message: string;
+  readonly remedy: string;
+  readonly nearest?: { readonly setting: string; readonly value: number | string | null };
+}
+
+export interface LaidLadder {
+  readonly kind: 'pattern';
+  readonly pattern: Pattern;
+  readonly input: LadderInput;
+  readonly ladder: Ladder;
+  readonly proposal: StartProposal;
+}
+
+export interface LaidSiren {
+  readonly kind: 'siren';
+  readonly siren: Siren;
+}
+
+/** Breath, timed and spoken work: time, no pitch. */
+interface LaidStill {
+  readonly kind: 'still';
+}
+
+/** One step with all that follows from it. Times in seconds from the start of the routine; `seconds` has the set-up in it. */
+export interface LaidStep {
+  readonly id: string;
+  readonly exercise: Exercise;
+  readonly settings: StepSettings;
+  readonly isNew: boolean;
+  readonly startsAt: number;
+  readonly setUpSeconds: number;
+  readonly seconds: number;
+  readonly voicedSeconds: number;
+  readonly lowest: number | null;
+  readonly highest: number | null;
+  readonly limits?: Limits;
+  readonly laid?: LaidLadder | LaidSiren | LaidStill;
+  readonly problem?: StepProblem;
+}
+
+export interface LaidRoutine {
+  readonly steps: readonly LaidStep[];
+  readonly seconds: number;
+  readonly voicedSeconds: number;
+  readonly lowest: number | null;
+  readonly highest: number | null;
+}

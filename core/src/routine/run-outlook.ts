@@ -1,0 +1,48 @@
+import { currentKey, currentStep } from './conduct.ts';
+import type { RunKey, RunState } from './run.types.ts';
+
+/** How many keys are left to the next landmark; 0 where the key being sung is it. */
+export interface Countdown {
+  readonly to: 'turn' | 'home' | 'end';
+  readonly keys: number;
+}
+
+/** Keys after the first of the list, repeats of one key counted once. */
+function keysAfterFirst(keys: readonly RunKey[]): number {
+  return keys.filter((key, index) => index > 0 && key.tonic !== keys[index - 1]?.tonic).length;
+}
+
+/** Index of the last key before the way home or down begins, or -1 where the travel never turns. */
+function turnIndex(keys: readonly RunKey[]): number {
+  const after = keys.findIndex((key, index) => index > 0 && key.leg !== keys[0]?.leg);
+  return after - 1;
+}
+
+/**
+ * Counts the keys to the turn, then to the end, as the teacher would say it: two more, last one.
+ *
+ * @returns `null` for a step without keys
+ */
+export function countdownOf(state: RunState): Countdown | null {
+  const keys = currentStep(state)?.keys ?? [];
+  if (currentKey(state) === undefined) return null;
+  const turn = turnIndex(keys);
+  if (turn >= state.keyIndex) return { to: 'turn', keys: keysAfterFirst(keys.slice(state.keyIndex, turn + 1)) };
+  const to = keys.at(-1)?.leg === 'home' ? 'home' : 'end';
+  return { to, keys: keysAfterFirst(keys.slice(state.keyIndex)) };
+}
+
+/** The key after this one in the same step, or the first of the next step that has any. */
+export function nextKey(state: RunState): RunKey | undefined {
+  return currentStep(state)?.keys[state.keyIndex + 1];
+}
+
+/** Seconds left in the step being worked on, and in the run, by the plan as it stands. */
+export function secondsLeft(state: RunState): { readonly step: number; readonly run: number } {
+  const step = currentStep(state);
+  if (!step || state.phase === 'finished') return { step: 0, run: 0 };
+  const inStep =
+    step.keys.length > 0 ? step.keys.slice(state.keyIndex).reduce((sum, key) => sum + key.seconds, 0) : step.seconds;
+  const later = state.steps.slice(state.stepIndex + 1).reduce((sum, { seconds }) => sum + seconds, 0);
+  return { step: inStep, run: inStep + later };
+}

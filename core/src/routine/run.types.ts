@@ -1,0 +1,82 @@
+import type { LadderInput, Leg, Zone } from '../ladder/index.ts';
+import type { ExerciseKind } from '../limits/index.ts';
+
+/** Marks a teacher puts on a key; the last four stop the step. */
+export const MARKS = [
+  'strain',
+  'crack',
+  'easy',
+  'pitch',
+  'breath',
+  'tension',
+  'pain',
+  'tickle',
+  'cough',
+  'dizzy',
+] as const;
+export type Mark = (typeof MARKS)[number];
+export const STOP_MARKS: ReadonlySet<Mark> = new Set(['pain', 'tickle', 'cough', 'dizzy']);
+
+/** One key to sing, or one pass of a glide. Pitches MIDI; seconds from cue to the end of the breath after it. */
+export interface RunKey {
+  readonly tonic: number;
+  readonly leg: Leg;
+  readonly low: number;
+  readonly high: number;
+  readonly tempo: number;
+  readonly zone: Zone;
+  readonly seconds: number;
+  readonly cueSeconds: number;
+}
+
+/** A step as it stands in the run; a step without pitch has no keys. */
+export interface RunStep {
+  readonly stepId: string;
+  readonly exerciseId: string;
+  readonly name: string;
+  readonly kind: ExerciseKind;
+  readonly keys: readonly RunKey[];
+  /** All of the step, set-up included. */
+  readonly seconds: number;
+  readonly setUpSeconds: number;
+  /** What the way home is worked out from; only ladders have it. */
+  readonly ladder?: LadderInput;
+}
+
+/** A key as it was really sung, or left out on the way. */
+export interface SungKey {
+  readonly id: string;
+  readonly stepId: string;
+  readonly exerciseId: string;
+  readonly tonic: number;
+  readonly leg: Leg;
+  readonly low: number;
+  readonly high: number;
+  readonly tempo: number;
+  readonly outcome: 'sung' | 'skipped';
+  readonly marks: readonly Mark[];
+}
+
+/** A run on its way: plain data, so that it can be kept and taken up again. */
+export interface RunState {
+  readonly steps: readonly RunStep[];
+  readonly stepIndex: number;
+  readonly keyIndex: number;
+  readonly phase: 'singing' | 'paused' | 'stopped' | 'finished';
+  /** Marks on the key being sung, not yet in `sung`. */
+  readonly marks: readonly Mark[];
+  readonly sung: readonly SungKey[];
+  /** What stopped which step, in order. */
+  readonly stops: readonly { readonly stepId: string; readonly mark: Mark }[];
+  /** The step was explained and has begun. */
+  readonly begun: boolean;
+  /** The ladder was turned round by hand; the plan no longer goes up. */
+  readonly turned: boolean;
+}
+
+/** What the teacher does. `id` names the key that is entered as sung. */
+export type RunAction =
+  | { readonly type: 'next' | 'again' | 'skip' | 'turn-back' | 'home'; readonly id: string }
+  | { readonly type: 'next-step' | 'finish'; readonly id: string; readonly heard: boolean }
+  | { readonly type: 'mark'; readonly mark: Mark; readonly id: string }
+  | { readonly type: 'pause' | 'resume' };

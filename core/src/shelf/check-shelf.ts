@@ -1,0 +1,36 @@
+import { STAGES } from '../limits/index.ts';
+import type { Exercise } from './exercise.schema.ts';
+import { patternOfWork } from './pattern-of.ts';
+
+function problemsOf(exercise: Exercise, known: ReadonlySet<string>): string[] {
+  const problems = [...exercise.relatives.map(({ id }) => id), ...exercise.needs]
+    .filter((id) => !known.has(id) || id === exercise.id)
+    .map((id) => `${exercise.id}: there is no other exercise “${id}”.`);
+  const { work } = exercise;
+  if (work.kind === 'breath' && (work.counts === undefined) === (work.bursts === undefined)) {
+    problems.push(`${exercise.id}: a breath exercise has either counts or bursts.`);
+  }
+  if (work.kind !== 'pattern') return problems;
+  try {
+    patternOfWork(work);
+    return problems;
+  } catch (cause) {
+    return [...problems, `${exercise.id}: ${String(cause)}`];
+  }
+}
+
+/**
+ * Looks for what the schema alone cannot see: patterns that do not parse, relatives that are not there, ids used twice,
+ * stages without an exercise.
+ *
+ * @returns one sentence a problem; none for a sound shelf
+ */
+export function checkShelf(exercises: readonly Exercise[]): readonly string[] {
+  const ids = exercises.map(({ id }) => id);
+  const known = new Set(ids);
+  const twice = ids.filter((id, index) => ids.indexOf(id) !== index).map((id) => `${id} stands twice.`);
+  const missing = STAGES.filter((stage) => !exercises.some((exercise) => exercise.stage === stage)).map(
+    (stage) => `No exercise serves the stage “${stage}”.`,
+  );
+  return [...twice, ...missing, ...exercises.flatMap((exercise) => problemsOf(exercise, known))];
+}

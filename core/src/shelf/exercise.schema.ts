@@ -1,0 +1,148 @@
+import { z } from 'zod';
+import { STAGES } from '../limits/index.ts';
+import { MODES, type Mode } from '../pattern/index.ts';
+
+const whole = z.int().min(1);
+const seconds = z.number().positive().max(900);
+const words = z.string().min(2).max(240);
+const modes = Object.keys(MODES) as [Mode, ...Mode[]];
+
+const OBSTACLES = ['cannot-trill', 'no-straw', 'thin-walls', 'seated', 'video-call', 'in-the-car', 'sore-lip'] as const;
+const VOICES = [
+  'soprano',
+  'mezzo-soprano',
+  'contralto',
+  'countertenor',
+  'tenor',
+  'baritone',
+  'bass-baritone',
+  'bass',
+  'treble',
+  'changing',
+] as const;
+const STYLES = ['classical', 'theatre', 'pop', 'jazz', 'folk', 'choral', 'heavy'] as const;
+
+const placement = z.discriminatedUnion('rule', [
+  z.strictObject({ rule: z.literal('low-anchor'), semitones: z.int().min(0).max(24).default(3) }),
+  z.strictObject({ rule: z.literal('high-anchor'), semitones: z.int().min(0).max(24).default(2) }),
+  z.strictObject({ rule: z.literal('bridge-anchor'), semitones: z.int().min(-12).max(12).default(2) }),
+  z.strictObject({ rule: z.literal('speaking-pitch') }),
+]);
+
+const mark = z.strictObject({
+  kind: z.enum(['staccato', 'legato', 'straight', 'vibrato', 'crescendo', 'decrescendo', 'hold', 'wait']),
+  first: z.int().min(0),
+  last: z.int().min(0),
+});
+
+const patternWork = z.strictObject({
+  kind: z.literal('pattern'),
+  pattern: z.string().min(1),
+  mode: z.enum(modes).default('major'),
+  syllables: z.string().min(1),
+  marks: z.array(mark).default([]),
+  /** Beats per minute. */
+  tempo: z
+    .strictObject({ learn: z.number().optional(), usual: z.number().min(20).max(300), fast: z.number().optional() })
+    .default({ usual: 84 }),
+  placement: placement.default({ rule: 'low-anchor', semitones: 3 }),
+  travel: z.enum(['rise', 'fall', 'rise-return', 'fall-return', 'rise-fall', 'stay']).default('rise-return'),
+  step: whole.default(1),
+  returnStep: whole.optional(),
+  fewestKeys: whole.default(3),
+  mostKeys: whole.optional(),
+  timesPerKey: whole.default(1),
+  cueBeats: z.number().min(0).max(16).default(4),
+  restBeats: z.number().min(0).max(16).default(2),
+});
+
+const sirenWork = z.strictObject({
+  kind: z.literal('siren'),
+  lowShare: z.number().min(0).max(1),
+  highShare: z.number().min(0).max(1),
+  shape: z.enum(['up', 'down', 'up-down', 'down-up']),
+  repeats: whole,
+  secondsEach: seconds,
+  restSeconds: z.number().min(0).max(60).default(2),
+  syllables: z.string().min(1),
+});
+
+const breathWork = z.strictObject({
+  kind: z.literal('breath'),
+  counts: z
+    .strictObject({
+      inCounts: z.int().min(0),
+      holdCounts: z.int().min(0),
+      outCounts: z.int().min(0),
+      restCounts: z.int().min(0),
+      cycles: whole,
+      countTempo: z.number().min(30).max(120),
+    })
+    .optional(),
+  bursts: z.strictObject({ repeats: whole, secondsEach: seconds, restSeconds: z.number().min(0) }).optional(),
+  syllables: z.string().optional(),
+});
+
+const timedWork = z.strictObject({ kind: z.literal('timed'), seconds, prompts: z.array(words).min(1) });
+
+const spokenWork = z.strictObject({
+  kind: z.literal('spoken'),
+  repeats: whole,
+  beats: z.number().positive(),
+  tempo: z.number().min(20).max(300),
+  quickening: z.number().min(0).max(0.2).default(0),
+  text: words,
+});
+
+const cue = z.strictObject({
+  text: words,
+  at: z.enum(['always', 'low', 'bridge', 'above', 'top', 'last']).default('always'),
+  /** Shown only where the approach agrees, as question=choice. */
+  approach: z.string().optional(),
+});
+
+const remedy = z.strictObject({ kind: z.enum(['cue', 'tempo', 'relative', 'lower-key', 'rest']), text: words });
+
+const watchFor = z.strictObject({ seen: words, causes: z.array(words).min(1), remedies: z.array(remedy).min(1) });
+
+const relative = z.strictObject({
+  id: z.string(),
+  as: z.enum(['easier', 'shorter', 'instead']),
+  when: z.enum(OBSTACLES).optional(),
+});
+
+/** An exercise of the shelf: everything the core reads is data, the prose is for people. */
+export const exerciseSchema = z.strictObject({
+  id: z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/),
+  name: words,
+  /** For pictures, where there is little room. */
+  shortName: z.string().min(2).max(14),
+  stage: z.enum(STAGES),
+  level: z.enum(['first', 'steady', 'advanced']).default('first'),
+  does: z.enum(['warms', 'builds']).default('warms'),
+  load: z.int().min(0).max(5),
+  register: z.enum(['light', 'mixed', 'heavy', 'any']).default('any'),
+  quiet: z.boolean().default(false),
+  grit: z.boolean().default(false),
+  extendsRange: z.boolean().default(false),
+  /** Empty means all. */
+  styles: z.array(z.enum(STYLES)).default([]),
+  voices: z.array(z.enum(VOICES)).default([]),
+  goals: z.array(z.string()),
+  needs: z.array(z.string()).default([]),
+  noise: z.enum(['silent', 'quiet', 'normal', 'loud']).default('normal'),
+  kit: z.array(z.string()).default([]),
+  why: words,
+  work: z.discriminatedUnion('kind', [patternWork, sirenWork, breathWork, timedWork, spokenWork]),
+  cues: z.array(cue).min(3),
+  watchFor: z.array(watchFor).min(2),
+  relatives: z.array(relative).min(1),
+  cautions: z.array(words).default([]),
+});
+
+/** An exercise as it is written in a data file; what is left out takes its usual value. */
+export type WrittenExercise = z.input<typeof exerciseSchema>;
+export type Exercise = z.output<typeof exerciseSchema>;
+export type Work = Exercise['work'];
+export type PatternWork = Extract<Work, { kind: 'pattern' }>;
+export type Cue = Exercise['cues'][number];

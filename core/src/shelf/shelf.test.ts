@@ -1,0 +1,61 @@
+import { STAGES } from '../limits/index.ts';
+import { checkShelf, cueFor, cuesOf, exerciseSchema, isForVoice, shippedExercises } from './index.ts';
+
+const shelf = shippedExercises();
+
+test('the shelf is sound, and serves every stage', () => {
+  expect(checkShelf(shelf)).toEqual([]);
+  expect(shelf.length).toBeGreaterThanOrEqual(20);
+  expect(new Set(shelf.map(({ stage }) => stage)).size).toBe(STAGES.length);
+});
+
+test('what the schema cannot see is found', () => {
+  const [first, ...others] = shelf;
+  if (!first) throw new Error('the shelf is empty');
+  const broken = { ...first, relatives: [{ id: 'nowhere', as: 'easier' as const }] };
+  expect(checkShelf([broken, ...others])).toEqual([expect.stringContaining('nowhere')]);
+  expect(checkShelf([first, ...shelf])).toEqual([expect.stringContaining('twice')]);
+  expect(checkShelf(others.filter(({ stage }) => stage !== 'cool')).join(' ')).toContain('“cool”');
+  const unread = shelf.map((exercise) =>
+    exercise.work.kind === 'pattern' && exercise.id === 'thirds'
+      ? { ...exercise, work: { ...exercise.work, pattern: '1 z' } }
+      : exercise,
+  );
+  expect(checkShelf(unread)).toEqual([expect.stringContaining('thirds')]);
+});
+
+test.each([
+  ['an unknown field', { colour: 'red' }],
+  ['too few cues', { cues: [] }],
+  ['a load over five', { load: 6 }],
+  ['an unknown stage', { stage: 'finale' }],
+])('the schema refuses %s', (_, change) => {
+  expect(exerciseSchema.safeParse({ ...shelf[0], ...change }).success).toBe(false);
+});
+
+describe('cues', () => {
+  const exercise = shelf.find(({ id }) => id === 'up-and-down-five') ?? shelf[0];
+  if (!exercise) throw new Error('the shelf is empty');
+  const place = { zone: 'low', isTop: false, isLast: false, index: 0 } as const;
+
+  test.each([
+    ['a general one', place, 'One long line, no steps in it.'],
+    ['at the bridge', { ...place, zone: 'bridge' }, 'A breath narrower over the turn.'],
+    ['above it', { ...place, zone: 'above' }, 'Jaw drops a little more each key.'],
+    ['at the top', { ...place, zone: 'above', isTop: true }, 'No louder up there.'],
+    ['the last', { ...place, isTop: true, isLast: true }, 'Last one, easy.'],
+  ] as const)('%s', (_, at, text) => {
+    expect(cueFor(exercise, at)).toBe(text);
+  });
+
+  test('only those that agree with the approach are said', () => {
+    const all = cuesOf(exercise, { jaw: 'steady' }).map(({ text }) => text);
+    expect(all).not.toContain('Jaw drops a little more each key.');
+    expect(cueFor(exercise, { ...place, zone: 'above' }, { jaw: 'steady' })).toBe('One long line, no steps in it.');
+  });
+});
+
+test('belt is for grown voices only', () => {
+  const call = shelf.find(({ id }) => id === 'speech-like-call');
+  expect(call && [isForVoice(call, 'bass'), isForVoice(call, 'treble')]).toEqual([true, false]);
+});

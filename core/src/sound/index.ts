@@ -1,0 +1,4 @@
+export { glideSound } from './glide-sound.ts';
+export { keySound, type KeySoundInput } from './key-sound.ts';
+export { type SoundEvent } from './sound.types.ts';
+export { clearOctave, voiceChord, type VoicedChord } from './voice-chord.ts';

@@ -1,0 +1,55 @@
+import fc from 'fast-check';
+import { buildLadder } from '../ladder/index.ts';
+import { markPattern, parsePattern } from '../pattern/index.ts';
+import { ladderInputs } from '../testing/arbitraries.ts';
+import { keySound, voiceChord } from './index.ts';
+
+test('the chord, the first note, then the pattern', () => {
+  const events = keySound({ pattern: parsePattern('5 3 1:2'), tonic: 60, tempo: 120, cueBeats: 4, avoid: [] });
+  expect(events.map(({ role, midi, startSeconds }) => `${role} ${String(midi)} @${String(startSeconds)}`)).toEqual([
+    'bass 48 @0',
+    'chord 60 @0',
+    'chord 64 @0',
+    'chord 67 @0',
+    'first-note 67 @1',
+    'tune 67 @2',
+    'tune 64 @2.5',
+    'tune 60 @3',
+  ]);
+});
+
+test('staccato is short, a glide sounds where it begins and arrives, no cue without beats', () => {
+  const pattern = markPattern(parsePattern('1 1~5:2'), [{ kind: 'staccato', first: 0, last: 0 }]);
+  const events = keySound({ pattern, tonic: 60, tempo: 60, cueBeats: 0, avoid: [] });
+  expect(events.map(({ midi, startSeconds }) => [midi, startSeconds])).toEqual([
+    [60, 0],
+    [60, 1],
+    [67, 2],
+  ]);
+  expect(events[0]?.seconds).toBeLessThan(0.5);
+});
+
+test.each([
+  ['major', 60, [], { bass: 48, notes: [60, 64, 67] }],
+  ['minor', 60, [], { bass: 48, notes: [60, 63, 67] }],
+  ['a zone on the third', 60, [{ low: 64, high: 64 }], { bass: 48, notes: [60, 52, 67] }],
+  ['a low bass moves up', 40, [], { bass: 40, notes: [40, 44, 47] }],
+  ['nothing may sound', 60, [{ low: 0, high: 127 }], { bass: null, notes: [] }],
+] as const)('backing: %s', (mode, tonic, avoid, expected) => {
+  expect(voiceChord(tonic, mode === 'minor' ? 'minor' : 'major', avoid)).toEqual(expected);
+});
+
+test('nothing that plays is ever inside a zone', () => {
+  fc.assert(
+    fc.property(ladderInputs, (input) => {
+      const avoid = input.avoid ?? [];
+      const zoned = buildLadder(input).rungs.flatMap(({ tonic, tempo }) =>
+        keySound({ pattern: input.pattern, tonic, tempo, cueBeats: 4, avoid }).filter(({ midi }) =>
+          avoid.some(({ low, high }) => midi >= low && midi <= high),
+        ),
+      );
+      expect(zoned).toEqual([]);
+    }),
+    { numRuns: 2000 },
+  );
+});

@@ -1,0 +1,63 @@
+// Source: common voice-teaching references, schools differ; bridges of contralto, countertenor and trebles vary most.
+import type { ChangingStage, PitchRange, VoiceType } from './voice.types.ts';
+
+/** One row of the reference table, MIDI: usual trained range, comfortable default, bridges from the lowest. */
+export interface ReferenceRange {
+  readonly usual: PitchRange;
+  readonly comfortable: PitchRange;
+  readonly bridges: readonly number[];
+}
+
+export type AdultType = Exclude<VoiceType, 'treble' | 'changing'>;
+
+function row(usual: [number, number], comfortable: [number, number], bridges: number[]): ReferenceRange {
+  return {
+    usual: { low: usual[0], high: usual[1] },
+    comfortable: { low: comfortable[0], high: comfortable[1] },
+    bridges,
+  };
+}
+
+export const ADULT_RANGES: Readonly<Record<AdultType, ReferenceRange>> = {
+  soprano: row([60, 84], [62, 77], [63, 78]),
+  'mezzo-soprano': row([57, 81], [59, 74], [64, 77]),
+  contralto: row([53, 77], [55, 72], [65, 74]),
+  countertenor: row([55, 76], [57, 71], [62, 72]),
+  tenor: row([48, 72], [50, 65], [62, 67]),
+  baritone: row([45, 67], [47, 62], [59, 64]),
+  'bass-baritone': row([41, 65], [45, 60], [57, 62]),
+  bass: row([40, 64], [43, 59], [56, 61]),
+};
+
+/** Trebles by the highest age of the row; a treble without an age counts as 7–9, 13 and over as 10–12. */
+export const TREBLE_RANGES: readonly (ReferenceRange & { readonly toAge: number })[] = [
+  { toAge: 6, ...row([60, 69], [62, 69], []) },
+  { toAge: 9, ...row([58, 74], [60, 69], [65]) },
+  { toAge: Infinity, ...row([57, 77], [59, 74], [65, 74]) },
+];
+export const TREBLE_AGE_UNKNOWN = 9;
+
+/** Changing voices: the whole range of the stage, and its middle as the comfortable default. */
+export const CHANGING_RANGES: Readonly<Record<ChangingStage, ReferenceRange>> = {
+  first: row([56, 72], [59, 67], []),
+  second: row([53, 69], [56, 65], []),
+  third: row([50, 66], [54, 62], []),
+  new: row([47, 63], [52, 59], []),
+  settling: row([43, 62], [47, 56], []),
+  early: row([57, 79], [62, 74], []),
+  peak: row([57, 77], [59, 72], [67]),
+  'young-adult': row([57, 81], [59, 76], []),
+};
+export const CHANGING_STAGE_UNKNOWN: ChangingStage = 'second';
+
+/** Highest chest-led note by default, and with shown ease. */
+export const BELT_CEILINGS: Readonly<Record<AdultType, { readonly usual: number; readonly withEase: number }>> = {
+  soprano: { usual: 69, withEase: 74 },
+  'mezzo-soprano': { usual: 69, withEase: 74 },
+  contralto: { usual: 69, withEase: 74 },
+  countertenor: { usual: 67, withEase: 71 },
+  tenor: { usual: 67, withEase: 71 },
+  baritone: { usual: 64, withEase: 67 },
+  'bass-baritone': { usual: 64, withEase: 67 },
+  bass: { usual: 62, withEase: 65 },
+};

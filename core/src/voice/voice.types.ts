@@ -1,0 +1,67 @@
+export type VoiceType =
+  | 'soprano'
+  | 'mezzo-soprano'
+  | 'contralto'
+  | 'countertenor'
+  | 'tenor'
+  | 'baritone'
+  | 'bass-baritone'
+  | 'bass'
+  | 'treble'
+  | 'changing';
+
+export type ChangingStage = 'first' | 'second' | 'third' | 'new' | 'settling' | 'early' | 'peak' | 'young-adult';
+
+export type Style = 'classical' | 'theatre' | 'pop' | 'jazz' | 'folk' | 'choral' | 'heavy';
+export type Condition = 'fresh' | 'heavy' | 'tired' | 'recovering';
+export type Occasion = 'lesson' | 'home' | 'performance';
+export type Register = 'light' | 'mixed' | 'heavy' | 'any';
+
+/** A closed interval of pitches, MIDI. */
+export interface PitchRange {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A dated range check: comfortable ends and, where asked for, the furthest possible notes. MIDI; ISO date. */
+export interface MeasuredRange extends PitchRange {
+  readonly reachLow?: number;
+  readonly reachHigh?: number;
+  readonly date: string;
+}
+
+/** What a student must not sing: never sounded binds every sound, the other kinds are findings of the review. */
+export interface AvoidZone extends PitchRange {
+  readonly kind: 'never-sounded' | 'not-held' | 'not-loud' | 'not-heavy';
+  /** Longest hold, only for `not-held`. */
+  readonly seconds?: number;
+}
+
+/** A turnover of the registers, kept as two edges and the day it was found. */
+export interface Bridge extends PitchRange {
+  readonly date?: string;
+}
+
+/** The voice as the limits read it. All pitches MIDI. */
+export interface Voice {
+  readonly type: VoiceType;
+  readonly age?: number;
+  readonly changingStage?: ChangingStage;
+  /** Where the registers turn over, lowest first. */
+  readonly bridges?: readonly number[];
+  readonly speakingNote?: number;
+  readonly measured?: MeasuredRange;
+  readonly hardFloor?: number;
+  readonly hardCeiling?: number;
+  readonly beltCeiling?: number;
+  /** Semitones kept inside both ends, 0–4. */
+  readonly margin?: number;
+}
+
+/** The voice file a teacher keeps for a student. */
+export interface VoiceFile extends Omit<Voice, 'bridges'> {
+  readonly style: Style;
+  readonly goals: readonly string[];
+  readonly bridges: readonly Bridge[];
+  readonly avoid: readonly AvoidZone[];
+}

@@ -1,0 +1,69 @@
+import { expect, test } from './studio.ts';
+import {
+  act,
+  addStudent,
+  buildSixSteps,
+  goToStep,
+  keyNow,
+  keysOf,
+  passGate,
+  reasons,
+  signUp,
+  stepRow,
+} from './teacher.ts';
+
+test('a new teacher: from sign-up to a log of exactly the keys sung', async ({ page }) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Maren Holt' });
+  await buildSixSteps(page);
+  await expect(page.getByText(/of 10:00/)).toBeVisible();
+
+  await stepRow(page, 'Up and down five').click();
+  await expect(reasons(page).getByRole('heading', { name: 'Why E♭5 is the top today' })).toBeVisible();
+  await page.getByRole('button', { name: 'Tired' }).click();
+  await expect(reasons(page).getByRole('heading', { name: 'Why D♭5 is the top today' })).toBeVisible();
+  await expect(reasons(page).getByText('tired today')).toBeVisible();
+  await expect(reasons(page).getByText('would be E♭5 on a fresh day')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  await passGate(page);
+  await goToStep(page, 'Up and down five');
+  await act(page, 'Start').click();
+  await expect(keyNow(page)).toHaveText('D');
+  await act(page, 'Next key').click();
+  await expect(keyNow(page)).toHaveText('E♭');
+  await act(page, 'Next key').click();
+  await page.getByRole('button', { name: 'strain' }).click();
+  await expect(page.getByTestId('count')).toHaveText('two more');
+  await act(page, 'Turn back now').click();
+  await expect(keyNow(page)).toHaveText('E♭');
+  await expect(page.getByTestId('count')).toHaveText('last one');
+  await act(page, 'Next key').click();
+  await act(page, 'Next step').last().click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Falling hum');
+  await act(page, 'Finish').first().click();
+
+  await page.getByRole('button', { name: 'easy', exact: true }).click();
+  await page.getByLabel('A line for next time').fill('Turned at the first pull.');
+  await page.getByRole('button', { name: 'Into the log' }).click();
+
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Maren Holt, Warm-up');
+  await expect(page.getByText('Turned at the first pull.')).toBeVisible();
+  expect(await keysOf(page, 'Up and down five', 'planned')).toEqual(['D', 'E♭', 'E', 'F', 'F♯', 'F', 'E', 'E♭', 'D']);
+  expect(await keysOf(page, 'Up and down five', 'sung')).toEqual(['D', 'E♭', 'E\nstrain', 'E♭', 'D']);
+  await expect(page.getByText('sung as tired')).toBeVisible();
+});
+
+test('another studio sees none of it', async ({ page, browser, studio }) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Hidden Heron' });
+  const address = page.url();
+  const other = await browser.newPage();
+  await other.goto(studio.address);
+  await signUp(other, 'Mill Race');
+  await other.getByRole('link', { name: 'Students', exact: true }).click();
+  await expect(other.getByText('Nobody here yet.')).toBeVisible();
+  await other.goto(address);
+  await expect(other.getByRole('alert')).toContainText('no such student in this studio');
+  await other.close();
+});

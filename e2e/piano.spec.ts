@@ -1,0 +1,125 @@
+import { expect, test } from './studio.ts';
+import { act, goToStep, keyNow, openDemo, passGate } from './teacher.ts';
+
+interface Started {
+  readonly ahead: number;
+  readonly rate: number;
+}
+
+/** Keeps every sample the page starts: how far ahead on the audio clock, and how much it is retuned. */
+function listen(): void {
+  const started: Started[] = [];
+  Object.assign(window, { started });
+  class ListenedNode extends AudioBufferSourceNode {
+    override start(when?: number, offset?: number, duration?: number): void {
+      if (this.buffer && this.buffer.duration > 0.5) {
+        started.push({ ahead: (when ?? 0) - this.context.currentTime, rate: this.playbackRate.value });
+      }
+      super.start(when, offset, duration);
+    }
+  }
+  Object.assign(window, { AudioBufferSourceNode: ListenedNode });
+  BaseAudioContext.prototype.createBufferSource = function () {
+    return new ListenedNode(this);
+  };
+}
+
+test.beforeEach(async ({ page }) => {
+  await page.addInitScript(listen);
+  await page.reload();
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Students', exact: true }).click();
+});
+
+test('each key sounds: the chord, the first note and the tune, ahead on the audio clock', async ({ page }) => {
+  await page.getByRole('link', { name: 'Corwin Dace', exact: true }).click();
+  await page.getByRole('link', { name: 'Routines' }).click();
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  await expect(page.getByText('piano ready')).toBeVisible();
+  await passGate(page);
+  await goToStep(page, 'Z on five');
+  await act(page, 'Start').click();
+  const sounds = (): Promise<Started[]> => page.evaluate(() => (window as unknown as { started: Started[] }).started);
+  await expect.poll(async () => (await sounds()).length, { timeout: 12_000 }).toBeGreaterThanOrEqual(14);
+  const first = (await sounds()).slice(0, 14);
+  expect(first.every(({ ahead }) => ahead > 0 && ahead < 0.5)).toBe(true);
+  await act(page, 'Next key').click();
+  await expect.poll(async () => (await sounds()).length, { timeout: 12_000 }).toBeGreaterThan(18);
+});
+
+test('pain or a voice that is gone locks the run with a calm sentence; a rough one counts as recovering', async ({
+  page,
+}) => {
+  await page.getByRole('link', { name: 'Corwin Dace', exact: true }).click();
+  await page.getByRole('link', { name: 'Routines' }).click();
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  await page.getByRole('radio', { name: 'not at all' }).click();
+  await page.getByRole('radio', { name: 'gone' }).click();
+  await page.getByRole('radio', { name: 'no', exact: true }).click();
+  await expect(page.getByText(/^Not today\. A voice that is gone/)).toBeVisible();
+  await expect(act(page, 'Begin')).toBeDisabled();
+  await page.getByRole('radio', { name: 'rough' }).click();
+  await expect(page.getByText('Today counts as recovering.')).toBeVisible();
+  await page.getByRole('radio', { name: 'yes' }).click();
+  await expect(page.getByText(/^Not today\. Singing on pain/)).toBeVisible();
+  await expect(act(page, 'Begin')).toBeDisabled();
+});
+
+test('dizziness stops the step and ends breath work', async ({ page }) => {
+  await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
+  await page.getByRole('link', { name: 'Routines' }).click();
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  await passGate(page);
+  await goToStep(page, 'Quiet shoulders, low wide breath');
+  await act(page, 'Start').click();
+  await page.keyboard.press('4');
+  await expect(page.getByRole('dialog')).toContainText('Breath work is over for today.');
+  await page.keyboard.press('ArrowRight');
+  await page.getByRole('button', { name: 'Rest a minute, then the next step' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Lip trill on five');
+});
+
+test('a young voice without a hard ceiling is not run', async ({ page }) => {
+  await page.getByRole('link', { name: 'Pip Anstey', exact: true }).click();
+  await page.getByRole('button', { name: 'Change the file' }).click();
+  const ceiling = page.getByLabel('Hard ceiling');
+  const before = await ceiling.inputValue();
+  await ceiling.fill('');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('link', { name: 'Routines' }).click();
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  await expect(page.getByText('A young voice needs a measured range and a hard ceiling first.')).toBeVisible();
+  await expect(act(page, 'Begin')).toBeDisabled();
+  await page.getByRole('link', { name: 'Open the voice file' }).click();
+  await page.getByRole('button', { name: 'Change the file' }).click();
+  await page.getByLabel('Hard ceiling').fill(before);
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(`hard ceiling ${before}`)).toBeVisible();
+});
+
+test('left-out keys are struck on the bench and never come at the piano', async ({ page }) => {
+  await page.getByRole('link', { name: 'Juniper Vance', exact: true }).click();
+  await page.getByRole('link', { name: 'Routines' }).click();
+  await page.getByRole('link', { name: 'Lamps on the water' }).click();
+  await page
+    .getByRole('button', { name: /Falling hum/ })
+    .first()
+    .click();
+  await expect(page.getByText(/keys? left out/)).toBeVisible();
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  await passGate(page);
+  await goToStep(page, 'Falling hum');
+  const planned = await page.evaluate(
+    () =>
+      (
+        JSON.parse(localStorage.getItem('soft-lark.runs') ?? '[]') as {
+          plan: { exerciseId: string; keys: { low: number }[] }[];
+        }[]
+      )[0]?.plan,
+  );
+  const keys = planned?.find(({ exerciseId }) => exerciseId === 'falling-hum')?.keys ?? [];
+  expect(keys.length).toBeGreaterThan(0);
+  expect(keys.every(({ low }) => low > 56)).toBe(true);
+  await act(page, 'Start').click();
+  await expect(keyNow(page)).not.toBeEmpty();
+});

@@ -1,0 +1,53 @@
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  {
+    ignores: ['**/dist/**', '**/node_modules/**', '**/*.gen.ts', '**/*.mjs', '**/*.cjs', 'docs/**', 'test-results/**'],
+  },
+  ...tseslint.configs.strictTypeChecked,
+  {
+    linterOptions: { reportUnusedDisableDirectives: 'error' },
+    languageOptions: {
+      parserOptions: {
+        project: ['core/tsconfig.test.json', 'server/tsconfig.test.json', 'web/tsconfig.json', 'e2e/tsconfig.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/explicit-module-boundary-types': 'error',
+      'max-lines': ['error', { max: 300, skipBlankLines: true }],
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    rules: {
+      // Nest modules are empty classes that carry a decorator.
+      '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true }],
+      // Requests and answers are plain objects; their classes only carry the decorators that check and document them.
+      '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
+      '@typescript-eslint/no-misused-spread': 'off',
+    },
+  },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: hooks.configs.recommended.rules,
+  },
+  {
+    // Query options and page locators are typed by the library they come from.
+    files: ['web/src/**/*.queries.ts', 'e2e/teacher.ts'],
+    rules: { '@typescript-eslint/explicit-module-boundary-types': 'off' },
+  },
+  {
+    // Tables of data and the catalogue of texts hold one thing, however long.
+    files: ['**/*.data.ts', 'web/src/text/*.ts'],
+    rules: { 'max-lines': 'off' },
+  },
+  {
+    files: ['**/*.test.ts', 'e2e/**/*.ts'],
+    rules: { 'max-lines': ['error', { max: 400, skipBlankLines: true }] },
+  },
+);

@@ -1,0 +1,48 @@
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx: true, decorators: true },
+      transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+    },
+    module: { type: 'commonjs' },
+  },
+];
+
+/** Node 20 cannot require ES modules, so packages that ship nothing else go through the same transform. */
+const onlyModules = [
+  '@nestjs',
+  'file-type',
+  'strtok3',
+  'token-types',
+  'uint8array-extras',
+  '@tokenizer',
+  '@borewit',
+  'uuid',
+  'openapi-fetch',
+  'd3-',
+];
+
+const room = (name) => ({
+  displayName: name,
+  rootDir: name,
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  testEnvironment: 'node',
+  testEnvironmentOptions: { customExportConditions: ['soft-lark-source', 'node', 'node-addons'] },
+  transform: { '^.+\\.(m?[jt]sx?)$': swc },
+  transformIgnorePatterns: [`/node_modules/(?!(${onlyModules.join('|')}))`],
+  moduleNameMapper: { '\\.module\\.css$': '<rootDir>/../scripts/testing/empty-styles.cjs' },
+});
+
+export default {
+  projects: [
+    room('core'),
+    {
+      ...room('server'),
+      globalSetup: '<rootDir>/../scripts/testing/start-database.mjs',
+      globalTeardown: '<rootDir>/../scripts/testing/stop-database.mjs',
+    },
+    room('web'),
+  ],
+};

@@ -1,0 +1,141 @@
+// npm run screenshots: makes docs/screenshots again, from the demo data at a fixed "now".
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium as playwright } from '@playwright/test';
+import { freePort, startCluster } from './postgres.mjs';
+import { chromium, ensureBuilt, ensurePackages, project } from './run.mjs';
+import { serve } from './serve.mjs';
+
+const NOW = '2026-11-25T15:18:00Z';
+const FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+const folder = join(project, 'docs/screenshots');
+
+async function enter(browser, address, viewport, colorScheme = 'light') {
+  const context = await browser.newContext({ viewport, colorScheme, locale: 'en-GB', timezoneId: 'Europe/London' });
+  const page = await context.newPage();
+  await page.goto(address);
+  await page.getByRole('button', { name: 'Open the demo studio' }).waitFor();
+  return page;
+}
+
+async function openDemo(page) {
+  await page.getByRole('button', { name: 'Open the demo studio' }).click();
+  await page.getByText('Maud Pellow').first().waitFor();
+}
+
+async function keep(page, name) {
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  console.log(`  ${name}`);
+}
+
+async function passGate(page, picture) {
+  await page.getByRole('radio', { name: 'tired', exact: true }).click();
+  await page.getByRole('radio', { name: 'as usual' }).click();
+  await page.getByRole('radio', { name: 'no', exact: true }).click();
+  await page.locator('[data-sound="ready"]').waitFor();
+  if (picture) await keep(page, picture);
+  await page.getByRole('button', { name: /^(Begin|Start afresh)$/ }).click();
+}
+
+async function singTo(page, step, keys) {
+  while ((await page.getByRole('heading', { level: 1 }).textContent()) !== step) await page.keyboard.press('n');
+  for (let key = 0; key < keys; key += 1) await page.keyboard.press('ArrowRight');
+}
+
+async function atTheDesk(browser, address) {
+  const page = await enter(browser, address, DESK);
+  await keep(page, 'enter');
+  await openDemo(page);
+  await page.getByRole('listitem').filter({ hasText: 'Maud Pellow' }).getByRole('button', { name: 'Tired' }).click();
+  await keep(page, 'today');
+  await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
+  await page.getByText('turns over').waitFor();
+  await keep(page, 'voice');
+  await page.goto(`${address}/students`);
+  await page.getByRole('link', { name: 'Otis Wren', exact: true }).waitFor();
+  await keep(page, 'students');
+  await page.goto(`${address}/shelf`);
+  await page.getByText('Standing check').waitFor();
+  await keep(page, 'shelf');
+  await page.goto(`${address}/shelf/up-and-down-five`);
+  await page.getByRole('heading', { name: 'Up and down five' }).waitFor();
+  await keep(page, 'exercise');
+  await page.goto(`${address}/log`);
+  await page.locator('.recharts-line-dot').first().waitFor();
+  await keep(page, 'log');
+  await page
+    .getByRole('link', { name: /16 Nov/ })
+    .first()
+    .click();
+  await page.getByRole('heading', { level: 1, name: /Maud/ }).waitFor();
+  await keep(page, 'log-run');
+  await page.goto(`${address}/today`);
+  await page.getByRole('link', { name: 'Before the late shift' }).click();
+  await page.getByRole('button', { name: /^7 ?Down from five/ }).click();
+  await keep(page, 'bench');
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  await passGate(page, 'gate');
+  await singTo(page, 'Lip trill on five', 2);
+  await page.keyboard.press('c');
+  await page.keyboard.press('ArrowRight');
+  await keep(page, 'piano');
+  while (await page.getByRole('button', { name: 'Pause' }).isVisible()) await page.keyboard.press('n');
+  await page.getByRole('button', { name: 'easy', exact: true }).click();
+  await keep(page, 'closing');
+}
+
+async function inTheDark(browser, address) {
+  const page = await enter(browser, address, DESK, 'dark');
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Light before Saturday' }).click();
+  await page.getByRole('button', { name: /^7 ?Chord up and down/ }).click();
+  await keep(page, 'bench-dim');
+}
+
+async function onThePhone(browser, address) {
+  const page = await enter(browser, address, PHONE);
+  await openDemo(page);
+  await keep(page, 'today-phone');
+  await page.getByRole('link', { name: 'Sing it, Corwin Dace' }).click();
+  await passGate(page);
+  await singTo(page, 'Z on five', 3);
+  await keep(page, 'piano-phone');
+}
+
+await ensurePackages(console.log);
+await ensureBuilt(console.log);
+mkdirSync(folder, { recursive: true });
+const cluster = await startCluster(project, 'screenshots', { durable: false });
+cluster.dropDatabase('screenshots');
+cluster.createDatabase('screenshots');
+const port = await freePort();
+const server = await serve({
+  databaseUrl: cluster.url('screenshots'),
+  port,
+  quiet: true,
+  env: { SOFT_LARK_NOW: NOW, LOG_LEVEL: 'silent' },
+});
+const browser = await playwright.launch({ executablePath: chromium(), args: FLAGS });
+try {
+  const address = `http://127.0.0.1:${port}`;
+  await atTheDesk(browser, address);
+  await inTheDark(browser, address);
+  await onThePhone(browser, address);
+} finally {
+  await browser.close();
+  await server.stop();
+  cluster.stop();
+}
+process.exit(0);

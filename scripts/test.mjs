@@ -1,0 +1,74 @@
+// npm test: installs what is missing, then every check there is, and one line at the end that sums them up.
+import { spawn } from 'node:child_process';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { installPackages } from './postgres.mjs';
+import { chromium, ensureBuilt, ensurePackages, project, run } from './run.mjs';
+
+const isQuick = process.argv.includes('--quick');
+const say = (text) => console.log(`\n— ${text}`);
+const results = join(project, 'test-results');
+let passed = 0;
+let failed = 0;
+
+async function check(name, command, args) {
+  say(name);
+  const code = await run(command, args);
+  if (code === 0) passed += 1;
+  else failed += 1;
+  return code === 0;
+}
+
+/** Counts of a runner that wrote a JSON report. */
+function count(file, read) {
+  try {
+    const [good, bad] = read(JSON.parse(readFileSync(join(results, file), 'utf8')));
+    passed += good;
+    failed += bad;
+    return good + bad;
+  } catch {
+    return 0;
+  }
+}
+
+async function suite(name, args, file, read) {
+  say(name);
+  const code = await new Promise((resolve) => {
+    spawn('npx', args, {
+      cwd: project,
+      stdio: 'inherit',
+      env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, file) },
+    }).on('exit', resolve);
+  });
+  const ran = count(file, read);
+  // A runner that failed without a single failed test, or ran none, did not do its work.
+  if (ran === 0 || (code !== 0 && failed === 0)) failed += 1;
+}
+
+await ensurePackages(say);
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+await check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+await check('types and build', 'npm', ['run', '--silent', 'build']);
+await check('types of tests', 'npm', ['run', '--silent', 'types']);
+await check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
+await check('dependency rules', 'npm', ['run', '--silent', 'rules']);
+await check('nothing unused', 'npx', ['knip', '--no-progress']);
+await suite(
+  'unit tests and API on PostgreSQL',
+  ['jest', '--json', '--outputFile', join(results, 'jest.json'), '--silent'],
+  'jest.json',
+  (report) => [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites],
+);
+if (!isQuick) {
+  if (!chromium()) installPackages(['chromium'], say);
+  await ensureBuilt(say);
+  await suite(
+    'journeys in the browser',
+    ['playwright', 'test', '--config', 'e2e/playwright.config.ts'],
+    'playwright.json',
+    ({ stats }) => [stats.expected + stats.flaky, stats.unexpected],
+  );
+}
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

@@ -1,0 +1,3 @@
+export default function stopDatabase() {
+  globalThis.testCluster.stop();
+}

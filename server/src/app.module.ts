@@ -1,0 +1,36 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { ThrottlerModule } from '@nestjs/throttler';
+import { ClockModule, SessionGuard } from './common/index.ts';
+import { DatabaseModule } from './database/index.ts';
+import { DemoModule } from './demo/index.ts';
+import { ExercisesModule } from './exercises/index.ts';
+import { HealthModule } from './health/index.ts';
+import { LessonsModule } from './lessons/index.ts';
+import { RoutinesModule } from './routines/index.ts';
+import { RunsModule } from './runs/index.ts';
+import { StudentsModule } from './students/index.ts';
+import { StudiosModule } from './studios/index.ts';
+
+@Module({})
+export class AppModule {
+  static at(databaseUrl: string): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        ThrottlerModule.forRoot({ throttlers: [{ limit: 300, ttl: 60_000 }] }),
+        ClockModule,
+        DatabaseModule.at(databaseUrl),
+        StudiosModule,
+        StudentsModule,
+        ExercisesModule,
+        RoutinesModule,
+        RunsModule,
+        LessonsModule,
+        DemoModule,
+        HealthModule,
+      ],
+      providers: [{ provide: APP_GUARD, useClass: SessionGuard }],
+    };
+  }
+}

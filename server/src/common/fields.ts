@@ -1,0 +1,176 @@
+import { applyDecorators, type Type } from '@nestjs/common';
+import { ApiProperty } from '@nestjs/swagger';
+import { Transform, Type as TypeOf } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+
+interface FieldOptions {
+  readonly optional?: boolean;
+}
+
+/** Left out is fine where optional; `null` never is. */
+function presence({ optional = false }: FieldOptions): PropertyDecorator {
+  return optional ? ValidateIf((_, value) => value !== undefined) : applyDecorators();
+}
+
+/** A line of text, trimmed, without control characters. */
+export function Text(
+  options: FieldOptions & { readonly max: number; readonly min?: number; readonly lines?: boolean },
+): PropertyDecorator {
+  const { max, min = 1, lines = false, optional = false } = options;
+  return applyDecorators(
+    ApiProperty({ type: String, minLength: min, maxLength: max, required: !optional }),
+    Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.trim() : value)),
+    IsString({ message: 'is not a text' }),
+    Length(min, max, { message: `is between ${String(min)} and ${String(max)} characters long` }),
+    Matches(lines ? /^[^\0-\x08\x0b\x0c\x0e-\x1f]*$/ : /^[^\0-\x1f]*$/, {
+      message: 'holds characters that cannot be shown',
+    }),
+    presence(options),
+  );
+}
+
+/** A text of a fixed form. */
+export function Formed(
+  form: RegExp,
+  message: string,
+  options: FieldOptions & { readonly example?: string } = {},
+): PropertyDecorator {
+  const { example } = options;
+  return applyDecorators(
+    ApiProperty({ type: String, pattern: form.source, required: !options.optional, ...(example && { example }) }),
+    IsString({ message: 'is not a text' }),
+    Matches(form, { message }),
+    presence(options),
+  );
+}
+
+/** A whole number between two others. */
+export function Whole(min: number, max: number, options: FieldOptions = {}): PropertyDecorator {
+  const message = `is a whole number from ${String(min)} to ${String(max)}`;
+  return applyDecorators(
+    ApiProperty({ type: 'integer', minimum: min, maximum: max, required: !options.optional }),
+    IsInt({ message }),
+    Min(min, { message }),
+    Max(max, { message }),
+    presence(options),
+  );
+}
+
+/** A number between two others. */
+export function Real(min: number, max: number, options: FieldOptions = {}): PropertyDecorator {
+  const message = `is a number from ${String(min)} to ${String(max)}`;
+  return applyDecorators(
+    ApiProperty({ type: Number, minimum: min, maximum: max, required: !options.optional }),
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message }),
+    Min(min, { message }),
+    Max(max, { message }),
+    presence(options),
+  );
+}
+
+/** A pitch as a MIDI number. */
+export function Pitch(options: FieldOptions = {}): PropertyDecorator {
+  return Whole(0, 127, options);
+}
+
+/** One of a few words. */
+export function Choice(values: readonly string[], options: FieldOptions = {}): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: String, enum: values, required: !options.optional }),
+    IsIn(values, { message: `is one of ${values.join(', ')}` }),
+    presence(options),
+  );
+}
+
+/** A list of some of a few words. */
+export function Choices(values: readonly string[]): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: String, enum: values, isArray: true }),
+    IsArray({ message: 'is not a list' }),
+    ArrayMaxSize(values.length * 2, { message: 'has too many entries' }),
+    IsIn(values, { each: true, message: `holds only ${values.join(', ')}` }),
+  );
+}
+
+/** A list of short texts. */
+export function Texts(most: number, length: number): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: String, isArray: true }),
+    IsArray({ message: 'is not a list' }),
+    ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
+    IsString({ each: true, message: 'holds only texts' }),
+    Length(1, length, { each: true, message: `holds texts of at most ${String(length)} characters` }),
+  );
+}
+
+export function Flag(options: FieldOptions = {}): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: Boolean, required: !options.optional }),
+    IsBoolean({ message: 'is yes or no' }),
+    presence(options),
+  );
+}
+
+export function Id(options: FieldOptions = {}): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: String, format: 'uuid', required: !options.optional }),
+    IsUUID('all', { message: 'is not an id' }),
+    presence(options),
+  );
+}
+
+/** A calendar day. */
+export function Day(options: FieldOptions = {}): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: String, format: 'date', required: !options.optional }),
+    Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'is a day such as 2026-11-25' }),
+    IsISO8601({ strict: true }, { message: 'is not a day of the calendar' }),
+    presence(options),
+  );
+}
+
+/** An instant with its zone. */
+export function Instant(options: FieldOptions = {}): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: String, format: 'date-time', required: !options.optional }),
+    IsISO8601({ strict: true }, { message: 'is not an instant such as 2026-11-25T15:00:00Z' }),
+    presence(options),
+  );
+}
+
+/** Another object. Swagger takes a function for lazy only where it is written in place. */
+export function Part(type: () => Type, options: FieldOptions = {}): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: () => type(), required: !options.optional }),
+    TypeOf(type),
+    ValidateNested({ message: 'is not complete' }),
+    presence(options),
+  );
+}
+
+/** A list of objects. */
+export function Parts(type: () => Type, most: number): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: () => type(), isArray: true }),
+    TypeOf(type),
+    IsArray({ message: 'is not a list' }),
+    ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
+    ValidateNested({ each: true, message: 'is not complete' }),
+  );
+}

@@ -1,0 +1,22 @@
+export { ClockModule } from './clock.module.ts';
+export { Clock, isTimeZone } from './clock.ts';
+export {
+  Choice,
+  Choices,
+  Day,
+  Flag,
+  Formed,
+  Id,
+  Instant,
+  Part,
+  Parts,
+  Pitch,
+  Real,
+  Text,
+  Texts,
+  Whole,
+} from './fields.ts';
+export { Problem, notFound, staleWrite } from './problem.ts';
+export { ProblemFilter } from './problem.filter.ts';
+export { Open, SessionGuard, Who, type SignedIn } from './session.ts';
+export { validationPipe } from './validation.ts';

@@ -1,0 +1,43 @@
+/** One field that was refused: its path in the request body, and why. */
+export interface FieldProblem {
+  readonly field: string;
+  readonly message: string;
+}
+
+/** What a problem may carry besides its sentence. */
+export interface ProblemExtras {
+  readonly remedy?: string;
+  readonly errors?: readonly FieldProblem[];
+  /** What is stored now, where a stale write was refused. */
+  readonly current?: object;
+}
+
+/** A refusal on its way to the client as `application/problem+json`. */
+export class Problem extends Error {
+  readonly status: number;
+  readonly code: string;
+  readonly extras: ProblemExtras;
+
+  constructor(status: number, code: string, detail: string, extras: ProblemExtras = {}) {
+    super(detail);
+    this.name = 'Problem';
+    this.status = status;
+    this.code = code;
+    this.extras = extras;
+  }
+}
+
+/** Nothing of that id in this studio; whether it is anywhere else is not said. */
+export function notFound(what: string): Problem {
+  return new Problem(404, 'NOT_FOUND', `There is no such ${what} in this studio.`, {
+    remedy: 'Go back to the list; it may have been removed.',
+  });
+}
+
+/** The write was made on an older version than what is stored. */
+export function staleWrite(what: string, current: object): Problem {
+  return new Problem(409, 'STALE_WRITE', `This ${what} was changed in another window meanwhile.`, {
+    remedy: 'Your edit is kept. Take what is there now, or save yours over it.',
+    current,
+  });
+}

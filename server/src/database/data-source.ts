@@ -1,0 +1,19 @@
+import { DataSource, type DataSourceOptions } from 'typeorm';
+import { First1764000000000 } from './migrations/1764000000000-first.ts';
+
+/** Where the database is; its tables are made by migrations alone, each feature brings its own entities. */
+export function dataSourceOptions(url: string): DataSourceOptions {
+  return {
+    type: 'postgres',
+    url,
+    migrations: [First1764000000000],
+    migrationsTransactionMode: 'each',
+    synchronize: false,
+    extra: { max: 12, connectionTimeoutMillis: 4000, idleTimeoutMillis: 30_000 },
+  };
+}
+
+/** A data source outside the application, for migrations and tests. */
+export function dataSource(url: string): DataSource {
+  return new DataSource(dataSourceOptions(url));
+}

@@ -1,0 +1,4 @@
+export { dataSource } from './data-source.ts';
+export { DatabaseModule } from './database.module.ts';
+export { serverSecret } from './server-secret.ts';
+export { StudioScope } from './studio-scope.ts';

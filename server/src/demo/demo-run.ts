@@ -1,0 +1,91 @@
+import {
+  conduct,
+  layRoutine,
+  startRun,
+  type Condition,
+  type Exercise,
+  type Mark,
+  type RunState,
+  type VoiceFile,
+} from '@soft-lark/core';
+import type { RoutineDto } from '../routines/index.ts';
+import type { SentRunDto } from '../runs/index.ts';
+import type { Chance } from './chance.ts';
+import { DEMO_NOTES } from './tern-lock.data.ts';
+
+const MARKS_SEEN: readonly Mark[] = ['strain', 'crack', 'easy', 'easy', 'pitch', 'breath', 'tension'];
+
+/** What one made-up run starts from. */
+export interface DemoRunInput {
+  readonly studentId: string;
+  readonly voice: VoiceFile;
+  readonly routine: RoutineDto;
+  readonly exercises: ReadonlyMap<string, Exercise>;
+  readonly startedAt: Date;
+  readonly conditions: readonly Condition[];
+  readonly chance: Chance;
+}
+
+/** Conducts a routine the way lessons go: mostly by the plan, now and then turning early, skipping, marking. */
+function conducted(state: RunState, chance: Chance, at: Date): RunState {
+  let run = state;
+  while (run.phase !== 'finished') {
+    const id = chance.id(at);
+    const hasKeys = (run.steps[run.stepIndex]?.keys.length ?? 0) > 0;
+    if (!hasKeys) {
+      run = conduct(run, { type: 'next-step', id, heard: false });
+      continue;
+    }
+    const mark = chance.happens(0.07) ? chance.pick(MARKS_SEEN) : undefined;
+    if (mark) run = conduct(run, { type: 'mark', mark, id: chance.id(at) });
+    const type =
+      mark === 'strain' ? 'turn-back' : chance.happens(0.03) ? 'again' : chance.happens(0.03) ? 'skip' : 'next';
+    const next = conduct(run, { type, id });
+    run = next === run ? conduct(run, { type: 'next', id }) : next;
+  }
+  return run;
+}
+
+/** A finished run as the page would have sent it. */
+export function demoRun({
+  studentId,
+  voice,
+  routine,
+  exercises,
+  startedAt,
+  conditions,
+  chance,
+}: DemoRunInput): SentRunDto {
+  const now = startedAt.toISOString();
+  const laid = layRoutine(routine.steps, {
+    voice,
+    conditions,
+    occasion: routine.occasion,
+    exercises,
+    known: new Set(exercises.keys()),
+    now,
+  });
+  const plan = startRun(laid);
+  const { sung } = conducted(plan, chance, startedAt);
+  const strained = sung.some(({ marks }) => marks.includes('strain'));
+  return {
+    studentId,
+    routineId: routine.id,
+    routineName: routine.name,
+    startedAt: now,
+    endedAt: new Date(startedAt.getTime() + laid.seconds * 1000 + chance.between(20, 150) * 1000).toISOString(),
+    conditions: [...conditions],
+    plan: plan.steps.map(({ stepId, exerciseId, name, kind, seconds, keys }) => ({
+      stepId,
+      exerciseId,
+      name,
+      kind,
+      seconds,
+      keys: keys.map(({ tonic, leg, low, high }) => ({ tonic, leg, low, high })),
+    })),
+    sung: sung.map((key) => ({ ...key, marks: [...key.marks] })),
+    ease: Math.max(1, chance.between(3, 5) - (strained ? 1 : 0) - (conditions.length > 0 ? 1 : 0)),
+    note: chance.happens(0.4) ? (chance.pick(DEMO_NOTES) ?? '') : '',
+    revision: 1,
+  };
+}

@@ -1,0 +1,24 @@
+import { Controller, Post, Req } from '@nestjs/common';
+import { ApiCreatedResponse, ApiTags } from '@nestjs/swagger';
+import type { Request } from 'express';
+import { Open } from '../common/index.ts';
+import { openSession, SessionDto, StudiosService } from '../studios/index.ts';
+import { DemoService } from './demo.service.ts';
+
+@ApiTags('demo')
+@Controller('demo')
+export class DemoController {
+  constructor(
+    private readonly demo: DemoService,
+    private readonly studios: StudiosService,
+  ) {}
+
+  @Open()
+  @Post('session')
+  @ApiCreatedResponse({ type: SessionDto })
+  async open(@Req() request: Request): Promise<SessionDto> {
+    const signedIn = await this.demo.open();
+    await openSession(request, signedIn);
+    return this.studios.describe(signedIn);
+  }
+}

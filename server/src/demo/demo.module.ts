@@ -1,0 +1,16 @@
+import { Module } from '@nestjs/common';
+import { ExercisesModule } from '../exercises/index.ts';
+import { LessonsModule } from '../lessons/index.ts';
+import { RoutinesModule } from '../routines/index.ts';
+import { RunsModule } from '../runs/index.ts';
+import { StudentsModule } from '../students/index.ts';
+import { StudiosModule } from '../studios/index.ts';
+import { DemoController } from './demo.controller.ts';
+import { DemoService } from './demo.service.ts';
+
+@Module({
+  imports: [StudiosModule, StudentsModule, LessonsModule, RoutinesModule, RunsModule, ExercisesModule],
+  controllers: [DemoController],
+  providers: [DemoService],
+})
+export class DemoModule {}

@@ -1,0 +1,1 @@
+export { DemoModule } from './demo.module.ts';

@@ -1,0 +1,2 @@
+export { ExercisesModule } from './exercises.module.ts';
+export { ExercisesService } from './exercises.service.ts';

@@ -1,0 +1,63 @@
+import type { Condition } from '@soft-lark/core';
+import { ApiProperty } from '@nestjs/swagger';
+import { Choices, Day, Formed, Id, Whole } from '../../common/index.ts';
+import { RoutineDto } from '../../routines/index.ts';
+import { RunSummaryDto } from '../../runs/index.ts';
+import { StudentDto } from '../../students/index.ts';
+
+const CONDITIONS = ['fresh', 'heavy', 'tired', 'recovering'];
+
+export class LessonDto {
+  @Id()
+  id!: string;
+
+  @Id()
+  studentId!: string;
+
+  /** Monday is 1. */
+  @Whole(1, 7)
+  weekday!: number;
+
+  @Formed(/^([01]\d|2[0-3]):[0-5]\d$/, 'is a time such as 15:30', { example: '15:30' })
+  startsAt!: string;
+
+  @Whole(5, 240)
+  minutes!: number;
+}
+
+export class DayConditionDto {
+  @Day()
+  day!: string;
+
+  @Choices(CONDITIONS)
+  conditions!: Condition[];
+}
+
+/** A student with all that today needs. */
+export class StudentTodayDto {
+  @ApiProperty({ type: () => StudentDto })
+  student!: StudentDto;
+
+  @ApiProperty({ type: String, enum: CONDITIONS, isArray: true })
+  conditions!: Condition[];
+
+  /** The routine that is ready: the one changed last. */
+  @ApiProperty({ type: () => RoutineDto, nullable: true })
+  routine!: RoutineDto | null;
+
+  @ApiProperty({ type: () => RunSummaryDto, nullable: true })
+  lastRun!: RunSummaryDto | null;
+}
+
+export class LessonTodayDto extends StudentTodayDto {
+  @ApiProperty({ type: () => LessonDto })
+  lesson!: LessonDto;
+}
+
+export class TodayDto {
+  @ApiProperty({ format: 'date' })
+  day!: string;
+
+  @ApiProperty({ type: () => LessonTodayDto, isArray: true })
+  lessons!: LessonTodayDto[];
+}

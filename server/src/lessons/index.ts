@@ -1,0 +1,2 @@
+export { LessonsModule } from './lessons.module.ts';
+export { LessonsService } from './lessons.service.ts';

@@ -1,0 +1,101 @@
+import { Injectable } from '@nestjs/common';
+import type { Condition } from '@soft-lark/core';
+import { Clock, notFound } from '../common/index.ts';
+import { StudioScope } from '../database/index.ts';
+import { RoutinesService } from '../routines/index.ts';
+import { RunsService } from '../runs/index.ts';
+import { StudentsService, type StudentDto } from '../students/index.ts';
+import { StudiosService } from '../studios/index.ts';
+import { DayCondition } from './day-condition.entity.ts';
+import type { DayConditionDto, LessonDto, StudentTodayDto, TodayDto } from './dto/lessons.dto.ts';
+import { Lesson } from './lesson.entity.ts';
+
+@Injectable()
+export class LessonsService {
+  constructor(
+    private readonly scope: StudioScope,
+    private readonly students: StudentsService,
+    private readonly routines: RoutinesService,
+    private readonly runs: RunsService,
+    private readonly studios: StudiosService,
+    private readonly clock: Clock,
+  ) {}
+
+  async list(studioId: string): Promise<LessonDto[]> {
+    const lessons = await this.scope.of(Lesson, studioId).find({ order: { weekday: 'ASC', startsAt: 'ASC' } });
+    return lessons.map((lesson) => this.view(lesson));
+  }
+
+  async create(studioId: string, wanted: LessonDto): Promise<LessonDto> {
+    await this.students.get(studioId, wanted.studentId);
+    const { id, studentId, weekday, startsAt, minutes } = wanted;
+    await this.scope.of(Lesson, studioId).insertNew([{ id, studentId, weekday, startsAt, minutes }]);
+    const lesson = await this.scope.of(Lesson, studioId).findOne({ id });
+    if (!lesson) throw notFound('lesson');
+    return this.view(lesson);
+  }
+
+  async remove(studioId: string, id: string): Promise<void> {
+    if (!(await this.scope.of(Lesson, studioId).delete({ id }))) throw notFound('lesson');
+  }
+
+  /** Today's lessons in order, each with its student, condition, routine and last run. */
+  async today(studioId: string): Promise<TodayDto> {
+    const { date, weekday } = this.clock.today(await this.studios.timeZoneOf(studioId));
+    const lessons = await this.scope.of(Lesson, studioId).find({ where: { weekday }, order: { startsAt: 'ASC' } });
+    const students = await this.students.list(studioId);
+    const withToday = await this.forToday(
+      studioId,
+      date,
+      students.filter(({ id }) => lessons.some(({ studentId }) => studentId === id)),
+    );
+    return {
+      day: date,
+      lessons: lessons.flatMap((lesson) => {
+        const today = withToday.find(({ student }) => student.id === lesson.studentId);
+        return today ? [{ ...today, lesson: this.view(lesson) }] : [];
+      }),
+    };
+  }
+
+  async studentToday(studioId: string, studentId: string): Promise<StudentTodayDto> {
+    const { date } = this.clock.today(await this.studios.timeZoneOf(studioId));
+    const [today] = await this.forToday(studioId, date, [await this.students.get(studioId, studentId)]);
+    if (!today) throw notFound('student');
+    return today;
+  }
+
+  async setCondition(
+    studioId: string,
+    studentId: string,
+    { day, conditions }: DayConditionDto,
+  ): Promise<DayConditionDto> {
+    await this.students.get(studioId, studentId);
+    await this.scope.transaction(async (manager) => {
+      const days = this.scope.of(DayCondition, studioId, manager);
+      await days.delete({ studentId, day });
+      await days.insertNew([{ studentId, day, conditions: [...new Set(conditions)] }]);
+    });
+    return { day, conditions };
+  }
+
+  private async forToday(studioId: string, day: string, students: readonly StudentDto[]): Promise<StudentTodayDto[]> {
+    const [conditions, routines, lastRuns] = await Promise.all([
+      this.scope.of(DayCondition, studioId).find({ where: { day } }),
+      this.routines.list(studioId),
+      this.runs.lastOfEach(studioId),
+    ]);
+    const conditionOf = (id: string): Condition[] =>
+      conditions.find(({ studentId }) => studentId === id)?.conditions ?? [];
+    return students.map((student) => ({
+      student,
+      conditions: conditionOf(student.id),
+      routine: routines.find(({ studentId }) => studentId === student.id) ?? null,
+      lastRun: lastRuns.find(({ studentId }) => studentId === student.id) ?? null,
+    }));
+  }
+
+  private view({ id, studentId, weekday, startsAt, minutes }: Lesson): LessonDto {
+    return { id, studentId, weekday, startsAt, minutes };
+  }
+}

@@ -1,0 +1,28 @@
+import { createApp, type ServerSettings } from './create-app.ts';
+import { migrate } from './migrate.ts';
+
+const { DATABASE_URL, WEB_FOLDER, PUBLIC_URL, TRUST_PROXY, LOG_LEVEL, PORT = '4600', HOST = '127.0.0.1' } = process.env;
+
+async function main(): Promise<void> {
+  if (!DATABASE_URL) throw new Error('DATABASE_URL says where PostgreSQL is; npm start sets it.');
+  const settings: ServerSettings = {
+    databaseUrl: DATABASE_URL,
+    ...(WEB_FOLDER && { webFolder: WEB_FOLDER }),
+    ...(PUBLIC_URL && { publicUrl: PUBLIC_URL }),
+    ...(TRUST_PROXY && { trustProxy: TRUST_PROXY }),
+    ...(LOG_LEVEL && { logLevel: LOG_LEVEL }),
+  };
+  await migrate(DATABASE_URL);
+  const app = await createApp(settings);
+  await app.listen(Number(PORT), HOST);
+  process.send?.({ ready: true });
+}
+
+main().catch((error: unknown) => {
+  process.send?.({
+    failed: error instanceof Error ? error.message : String(error),
+    code: (error as { code?: unknown }).code,
+  });
+  console.error(error);
+  process.exit(1);
+});

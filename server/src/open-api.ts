@@ -1,0 +1,10 @@
+import type { INestApplication } from '@nestjs/common';
+import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+
+/** The OpenAPI document of the API, from the code. */
+export function openApiDocument(app: INestApplication): OpenAPIObject {
+  const about = new DocumentBuilder().setTitle('Soft Lark').setVersion('1').build();
+  return SwaggerModule.createDocument(app, about, {
+    operationIdFactory: (controller, method) => `${controller.replace('Controller', '')}_${method}`,
+  });
+}

@@ -1,0 +1,107 @@
+import type { OpenAPIObject } from '@nestjs/swagger';
+import { v7 } from 'uuid';
+import { openApiDocument } from './open-api.ts';
+import { routine, run, startTestServer, student, sungKey, Teacher, type TestServer } from './testing/test-studio.ts';
+
+let server: TestServer;
+let owner: Teacher;
+let stranger: Teacher;
+let ids: Record<string, string>;
+
+beforeAll(async () => {
+  process.env['DEMO'] = 'off';
+  server = await startTestServer();
+  owner = await new Teacher(server).signUp();
+  stranger = await new Teacher(server).signUp();
+  const studentId = await owner.addStudent({ name: 'Secret Linnet' });
+  const routineId = await owner.addRoutine(studentId);
+  const lessonId = v7();
+  const runId = v7();
+  for (let weekday = 1; weekday <= 7; weekday += 1)
+    await owner.call('post', '/lessons', {
+      id: weekday === 1 ? lessonId : v7(),
+      studentId,
+      weekday,
+      startsAt: '10:00',
+      minutes: 30,
+    });
+  await owner.call('put', `/runs/${runId}`, run(studentId, [sungKey(60)], { endedAt: '2026-11-25T15:10:00Z' }));
+  ids = { studentId, routineId, lessonId, runId };
+});
+afterAll(() => server.close());
+
+type Method = 'get' | 'post' | 'put' | 'delete';
+
+function routesOf(document: OpenAPIObject): { readonly method: Method; readonly path: string }[] {
+  return Object.entries(document.paths).flatMap(([path, item]) =>
+    (['get', 'post', 'put', 'delete'] as const)
+      .filter((method) => method in item)
+      .map((method) => ({ method, path: path.replace(/^\/api/, '') })),
+  );
+}
+
+/** Bodies that would be taken from the owner, aimed at the owner's things. */
+function bodyFor(path: string, method: Method): object | undefined {
+  const { studentId = '', routineId = '', lessonId = '' } = ids;
+  if (method === 'get' || method === 'delete') return undefined;
+  if (path === '/students') return student(studentId);
+  if (path === '/students/{studentId}') return { ...student(studentId), id: undefined, version: 1 };
+  if (path === '/routines') return routine(v7(), studentId);
+  if (path === '/routines/{routineId}')
+    return { ...routine(routineId, studentId), id: undefined, studentId: undefined, version: 1 };
+  if (path === '/lessons') return { id: lessonId, studentId, weekday: 1, startsAt: '10:00', minutes: 30 };
+  if (path.endsWith('/condition')) return { day: '2026-11-25', conditions: ['tired'] };
+  return path === '/runs/{runId}' ? run(studentId, [sungKey(61)]) : undefined;
+}
+
+const OPEN = new Set([
+  'POST /studios',
+  'POST /session',
+  'GET /session',
+  'DELETE /session',
+  'POST /demo/session',
+  'GET /health',
+  'GET /exercises',
+]);
+
+test('nothing of another studio can be read, guessed or changed, on any route there is', async () => {
+  const routes = routesOf(openApiDocument(server.app)).filter(
+    ({ method, path }) => !OPEN.has(`${method.toUpperCase()} ${path}`),
+  );
+  expect(routes.length).toBeGreaterThanOrEqual(18);
+  const before = await Promise.all(
+    ['/students', '/routines', '/lessons', '/runs'].map((path) => owner.call('get', path)),
+  );
+  for (const { method, path } of routes) {
+    const address = path.replace(/\{(\w+)\}/g, (_, name: string) => ids[name] ?? '');
+    expect(address).not.toContain('//');
+    const response = await stranger.call(method, address, bodyFor(path, method));
+    const route = `${method} ${path}`;
+    const isEmptyList = response.status === 200 && !/\{/.test(path) && method === 'get';
+    expect([route, isEmptyList || response.status === 404]).toEqual([route, true]);
+    expect(response.text).not.toContain('Secret Linnet');
+    for (const id of Object.values(ids)) expect([route, response.text.includes(id)]).toEqual([route, false]);
+  }
+  const after = await Promise.all(
+    ['/students', '/routines', '/lessons', '/runs'].map((path) => owner.call('get', path)),
+  );
+  expect(after.map(({ body }) => body as unknown)).toEqual(before.map(({ body }) => body as unknown));
+});
+
+test('filters by another studio’s student give nothing', async () => {
+  const { studentId = '' } = ids;
+  for (const path of [`/routines?studentId=${studentId}`, `/runs?studentId=${studentId}`]) {
+    expect((await stranger.call('get', path)).body).toEqual([]);
+    expect((await owner.call('get', path)).body).toHaveLength(1);
+  }
+});
+
+test('without a session there is nothing at all', async () => {
+  const visitor = new Teacher(server);
+  for (const { method, path } of routesOf(openApiDocument(server.app))) {
+    if (OPEN.has(`${method.toUpperCase()} ${path}`) && path !== '/session') continue;
+    if (path === '/session' && method === 'post') continue;
+    const response = await visitor.call(method, path.replace(/\{\w+\}/g, v7()), {});
+    expect([`${method} ${path}`, response.status]).toEqual([`${method} ${path}`, 401]);
+  }
+});

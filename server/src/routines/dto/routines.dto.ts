@@ -1,0 +1,89 @@
+import type { Occasion, Travel } from '@soft-lark/core';
+import { ApiProperty } from '@nestjs/swagger';
+import { Choice, Flag, Formed, Id, Part, Parts, Pitch, Real, Text, Whole } from '../../common/index.ts';
+
+const TRAVELS = ['rise', 'fall', 'rise-return', 'fall-return', 'rise-fall', 'stay'];
+
+export class StepSettingsDto {
+  @Pitch({ optional: true })
+  start?: number;
+
+  @Whole(1, 12, { optional: true })
+  step?: number;
+
+  @Whole(1, 12, { optional: true })
+  returnStep?: number;
+
+  @Choice(TRAVELS, { optional: true })
+  travel?: Travel;
+
+  @Whole(1, 48, { optional: true })
+  maxKeys?: number;
+
+  @Whole(1, 8, { optional: true })
+  timesPerKey?: number;
+
+  @Flag({ optional: true })
+  touchLimit?: boolean;
+
+  @Real(30, 240, { optional: true })
+  tempo?: number;
+
+  @Pitch({ optional: true })
+  floor?: number;
+
+  @Pitch({ optional: true })
+  ceiling?: number;
+
+  @Whole(5, 900, { optional: true })
+  seconds?: number;
+
+  @Whole(1, 30, { optional: true })
+  repeats?: number;
+}
+
+export class RoutineStepDto {
+  @Id()
+  id!: string;
+
+  @Formed(/^[a-z0-9]+(-[a-z0-9]+)*$/, 'is the id of an exercise')
+  exerciseId!: string;
+
+  @Part(() => StepSettingsDto)
+  settings!: StepSettingsDto;
+}
+
+export class RoutineFieldsDto {
+  @Text({ max: 120 })
+  name!: string;
+
+  @Choice(['lesson', 'home', 'performance'])
+  occasion!: Occasion;
+
+  @Whole(1, 120)
+  minutes!: number;
+
+  @Parts(() => RoutineStepDto, 60)
+  steps!: RoutineStepDto[];
+}
+
+export class NewRoutineDto extends RoutineFieldsDto {
+  @Id()
+  id!: string;
+
+  @Id()
+  studentId!: string;
+}
+
+export class ChangedRoutineDto extends RoutineFieldsDto {
+  @Whole(1, 1_000_000_000)
+  version!: number;
+}
+
+export class RoutineDto extends NewRoutineDto {
+  @ApiProperty({ type: 'integer' })
+  version!: number;
+
+  @ApiProperty({ type: String, format: 'date-time' })
+  updatedAt!: string;
+}

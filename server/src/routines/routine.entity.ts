@@ -1,0 +1,39 @@
+import type { Occasion, RoutineStep } from '@soft-lark/core';
+import { Column, Entity, PrimaryColumn, UpdateDateColumn } from 'typeorm';
+
+/** Ordered steps as they are stored; the schema number says how to read them. */
+export interface StoredSteps {
+  readonly schema: number;
+  readonly list: readonly RoutineStep[];
+}
+
+@Entity('routine')
+export class Routine {
+  @PrimaryColumn('uuid')
+  id!: string;
+
+  @Column('uuid', { name: 'studio_id' })
+  studioId!: string;
+
+  @Column('uuid', { name: 'student_id' })
+  studentId!: string;
+
+  @Column('text')
+  name!: string;
+
+  @Column('text')
+  occasion!: Occasion;
+
+  /** The budget. */
+  @Column('smallint')
+  minutes!: number;
+
+  @Column('jsonb')
+  steps!: StoredSteps;
+
+  @Column('integer')
+  version!: number;
+
+  @UpdateDateColumn({ name: 'updated_at', type: 'timestamptz' })
+  updatedAt!: Date;
+}

@@ -1,0 +1,50 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
+import { Who, type SignedIn } from '../common/index.ts';
+import { ChangedRoutineDto, NewRoutineDto, RoutineDto } from './dto/routines.dto.ts';
+import { RoutinesService } from './routines.service.ts';
+
+@ApiTags('routines')
+@Controller('routines')
+export class RoutinesController {
+  constructor(private readonly routines: RoutinesService) {}
+
+  @Get()
+  @ApiQuery({ name: 'studentId', required: false })
+  @ApiOkResponse({ type: [RoutineDto] })
+  list(
+    @Who() { studioId }: SignedIn,
+    @Query('studentId', new ParseUUIDPipe({ optional: true })) studentId?: string,
+  ): Promise<RoutineDto[]> {
+    return this.routines.list(studioId, studentId);
+  }
+
+  @Get(':routineId')
+  @ApiOkResponse({ type: RoutineDto })
+  get(@Who() { studioId }: SignedIn, @Param('routineId', ParseUUIDPipe) id: string): Promise<RoutineDto> {
+    return this.routines.get(studioId, id);
+  }
+
+  @Post()
+  @ApiCreatedResponse({ type: RoutineDto })
+  create(@Who() { studioId }: SignedIn, @Body() wanted: NewRoutineDto): Promise<RoutineDto> {
+    return this.routines.create(studioId, wanted);
+  }
+
+  @Put(':routineId')
+  @ApiOkResponse({ type: RoutineDto })
+  change(
+    @Who() { studioId }: SignedIn,
+    @Param('routineId', ParseUUIDPipe) id: string,
+    @Body() change: ChangedRoutineDto,
+  ): Promise<RoutineDto> {
+    return this.routines.change(studioId, id, change);
+  }
+
+  @Delete(':routineId')
+  @HttpCode(204)
+  @ApiNoContentResponse()
+  remove(@Who() { studioId }: SignedIn, @Param('routineId', ParseUUIDPipe) id: string): Promise<void> {
+    return this.routines.remove(studioId, id);
+  }
+}

@@ -1,0 +1,104 @@
+import { isDeepStrictEqual } from 'node:util';
+import { Injectable } from '@nestjs/common';
+import { Clock, notFound, Problem, staleWrite } from '../common/index.ts';
+import { StudioScope } from '../database/index.ts';
+import { ExercisesService } from '../exercises/index.ts';
+import { StudentsService } from '../students/index.ts';
+import type { ChangedRoutineDto, NewRoutineDto, RoutineDto, RoutineFieldsDto } from './dto/routines.dto.ts';
+import { Routine, type StoredSteps } from './routine.entity.ts';
+import { readSteps } from './steps.upgrade.ts';
+
+function stored(steps: RoutineFieldsDto['steps']): StoredSteps {
+  return { schema: 1, list: JSON.parse(JSON.stringify(steps)) as RoutineFieldsDto['steps'] };
+}
+
+@Injectable()
+export class RoutinesService {
+  constructor(
+    private readonly scope: StudioScope,
+    private readonly students: StudentsService,
+    private readonly exercises: ExercisesService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** Routines of one student, or of all, the last changed first. */
+  async list(studioId: string, studentId?: string): Promise<RoutineDto[]> {
+    const routines = await this.scope.of(Routine, studioId).find({
+      ...(studentId !== undefined && { where: { studentId } }),
+      order: { updatedAt: 'DESC' },
+    });
+    return routines.map((routine) => this.view(routine));
+  }
+
+  async get(studioId: string, id: string): Promise<RoutineDto> {
+    const routine = await this.scope.of(Routine, studioId).findOne({ id });
+    if (!routine) throw notFound('routine');
+    return this.view(routine);
+  }
+
+  async create(studioId: string, wanted: NewRoutineDto): Promise<RoutineDto> {
+    await this.students.get(studioId, wanted.studentId);
+    this.checkSteps(wanted.steps);
+    const { id, studentId, name, occasion, minutes } = wanted;
+    const row = {
+      id,
+      studentId,
+      name,
+      occasion,
+      minutes,
+      steps: stored(wanted.steps),
+      version: 1,
+      updatedAt: this.clock.now(),
+    };
+    await this.scope.of(Routine, studioId).insertNew([row]);
+    return this.get(studioId, id);
+  }
+
+  async change(
+    studioId: string,
+    id: string,
+    { version, name, occasion, minutes, steps }: ChangedRoutineDto,
+  ): Promise<RoutineDto> {
+    this.checkSteps(steps);
+    const change = { name, occasion, minutes, steps: stored(steps) };
+    const next = { ...change, version: version + 1, updatedAt: this.clock.now() };
+    const changed = await this.scope.of(Routine, studioId).update({ id, version }, next);
+    const current = await this.get(studioId, id);
+    const now = {
+      name: current.name,
+      occasion: current.occasion,
+      minutes: current.minutes,
+      steps: stored(current.steps),
+    };
+    // An answer that was lost on the way is asked for again: the same content is no conflict.
+    if (!changed && !isDeepStrictEqual(now, change)) throw staleWrite('routine', current);
+    return current;
+  }
+
+  async remove(studioId: string, id: string): Promise<void> {
+    if (!(await this.scope.of(Routine, studioId).delete({ id }))) throw notFound('routine');
+  }
+
+  private checkSteps(steps: RoutineFieldsDto['steps']): void {
+    const shelf = new Set(this.exercises.list().map((exercise) => exercise.id));
+    const index = steps.findIndex(({ exerciseId }) => !shelf.has(exerciseId));
+    if (index < 0) return;
+    throw new Problem(422, 'INVALID', `There is no exercise “${steps[index]?.exerciseId ?? ''}” on the shelf.`, {
+      errors: [{ field: `steps.${String(index)}.exerciseId`, message: 'is not on the shelf' }],
+    });
+  }
+
+  private view(routine: Routine): RoutineDto {
+    const { id, studentId, name, occasion, minutes, version, updatedAt } = routine;
+    return {
+      id,
+      studentId,
+      name,
+      occasion,
+      minutes,
+      steps: readSteps(routine.steps),
+      version,
+      updatedAt: updatedAt.toISOString(),
+    };
+  }
+}

@@ -1,0 +1,156 @@
+import { MARKS, type Condition, type ExerciseKind, type Leg, type Mark, type SungKey } from '@soft-lark/core';
+import { ApiProperty } from '@nestjs/swagger';
+import { Choice, Choices, Formed, Id, Instant, Parts, Pitch, Real, Text, Whole } from '../../common/index.ts';
+
+const LEGS = ['up', 'down', 'home'];
+const EXERCISE_ID = /^[a-z0-9]+(-[a-z0-9]+)*$/;
+
+export class PlannedKeyDto {
+  @Pitch()
+  tonic!: number;
+
+  @Choice(LEGS)
+  leg!: Leg;
+
+  @Pitch()
+  low!: number;
+
+  @Pitch()
+  high!: number;
+}
+
+export class PlannedStepDto {
+  @Id()
+  stepId!: string;
+
+  @Formed(EXERCISE_ID, 'is the id of an exercise')
+  exerciseId!: string;
+
+  @Text({ max: 240 })
+  name!: string;
+
+  @Choice(['pattern', 'siren', 'breath', 'timed', 'spoken'])
+  kind!: ExerciseKind;
+
+  @Real(0, 7200)
+  seconds!: number;
+
+  @Parts(() => PlannedKeyDto, 400)
+  keys!: PlannedKeyDto[];
+}
+
+export class SungKeyDto extends PlannedKeyDto {
+  @Id()
+  id!: string;
+
+  @Id()
+  stepId!: string;
+
+  @Formed(EXERCISE_ID, 'is the id of an exercise')
+  exerciseId!: string;
+
+  @Real(20, 400)
+  tempo!: number;
+
+  @Choice(['sung', 'skipped'])
+  outcome!: SungKey['outcome'];
+
+  @Choices(MARKS)
+  marks!: Mark[];
+}
+
+/** A run as the page has it so far. Sent as often as it changes; keys are added, never taken away. */
+export class SentRunDto {
+  @Id()
+  studentId!: string;
+
+  @Id({ optional: true })
+  routineId?: string;
+
+  @Text({ max: 120 })
+  routineName!: string;
+
+  @Instant()
+  startedAt!: string;
+
+  @Instant({ optional: true })
+  endedAt?: string;
+
+  @Choices(['fresh', 'heavy', 'tired', 'recovering'])
+  conditions!: Condition[];
+
+  @Parts(() => PlannedStepDto, 60)
+  plan!: PlannedStepDto[];
+
+  @Parts(() => SungKeyDto, 2000)
+  sung!: SungKeyDto[];
+
+  @Whole(1, 5, { optional: true })
+  ease?: number;
+
+  @Text({ min: 0, max: 2000, lines: true })
+  note!: string;
+
+  /** Grows with every change on the page; an older sending changes nothing. */
+  @Whole(1, 1_000_000_000)
+  revision!: number;
+}
+
+export class RunSummaryDto {
+  @Id()
+  id!: string;
+
+  @Id()
+  studentId!: string;
+
+  @ApiProperty()
+  studentName!: string;
+
+  @ApiProperty({ type: String, format: 'uuid', nullable: true })
+  routineId!: string | null;
+
+  @ApiProperty()
+  routineName!: string;
+
+  @ApiProperty({ type: String, format: 'date-time' })
+  startedAt!: string;
+
+  @ApiProperty({ type: String, format: 'date-time', nullable: true })
+  endedAt!: string | null;
+
+  @ApiProperty({ type: String, enum: ['fresh', 'heavy', 'tired', 'recovering'], isArray: true })
+  conditions!: Condition[];
+
+  @ApiProperty({ type: 'integer', nullable: true })
+  ease!: number | null;
+
+  @ApiProperty()
+  note!: string;
+
+  @ApiProperty({ type: 'integer' })
+  plannedKeys!: number;
+
+  @ApiProperty({ type: 'integer' })
+  sungKeys!: number;
+
+  /** Lowest and highest note really sung, MIDI; null where nothing was. */
+  @ApiProperty({ type: 'integer', nullable: true })
+  lowest!: number | null;
+
+  @ApiProperty({ type: 'integer', nullable: true })
+  highest!: number | null;
+
+  @ApiProperty({ type: String, enum: MARKS, isArray: true })
+  marks!: Mark[];
+}
+
+export class RunDto extends RunSummaryDto {
+  @ApiProperty({ type: () => PlannedStepDto, isArray: true })
+  plan!: PlannedStepDto[];
+
+  @ApiProperty({ type: () => SungKeyDto, isArray: true })
+  sung!: SungKeyDto[];
+
+  @ApiProperty({ type: 'integer' })
+  revision!: number;
+}

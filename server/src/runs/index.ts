@@ -1,0 +1,3 @@
+export { RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
+export { RunsModule } from './runs.module.ts';
+export { RunsService } from './runs.service.ts';

@@ -1,0 +1,66 @@
+import type { Condition } from '@soft-lark/core';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+/** A key as it was planned. */
+interface PlannedRunKey {
+  readonly tonic: number;
+  readonly leg: string;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A step as it stood when the run began. */
+interface PlannedRunStep {
+  readonly stepId: string;
+  readonly exerciseId: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly seconds: number;
+  readonly keys: readonly PlannedRunKey[];
+}
+
+export interface StoredPlan {
+  readonly schema: 1;
+  readonly steps: readonly PlannedRunStep[];
+}
+
+@Entity('run')
+export class Run {
+  @PrimaryColumn('uuid')
+  id!: string;
+
+  @Column('uuid', { name: 'studio_id' })
+  studioId!: string;
+
+  @Column('uuid', { name: 'student_id' })
+  studentId!: string;
+
+  @Column('uuid', { name: 'routine_id', nullable: true })
+  routineId!: string | null;
+
+  @Column('text', { name: 'routine_name' })
+  routineName!: string;
+
+  @Column('timestamptz', { name: 'started_at' })
+  startedAt!: Date;
+
+  @Column('timestamptz', { name: 'ended_at', nullable: true })
+  endedAt!: Date | null;
+
+  @Column('text', { array: true })
+  conditions!: Condition[];
+
+  @Column('jsonb')
+  plan!: StoredPlan;
+
+  /** 1–5, asked on the closing card. */
+  @Column('smallint', { nullable: true })
+  ease!: number | null;
+
+  @Column('text')
+  note!: string;
+
+  /** Counts what the page has sent; an older sending changes nothing. */
+  @Column('integer')
+  revision!: number;
+}

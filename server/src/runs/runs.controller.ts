@@ -1,0 +1,37 @@
+import { Body, Controller, Get, Param, ParseUUIDPipe, Put, Query } from '@nestjs/common';
+import { ApiOkResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
+import { Who, type SignedIn } from '../common/index.ts';
+import { RunDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
+import { RunsService } from './runs.service.ts';
+
+@ApiTags('runs')
+@Controller('runs')
+export class RunsController {
+  constructor(private readonly runs: RunsService) {}
+
+  @Get()
+  @ApiQuery({ name: 'studentId', required: false })
+  @ApiOkResponse({ type: [RunSummaryDto] })
+  list(
+    @Who() { studioId }: SignedIn,
+    @Query('studentId', new ParseUUIDPipe({ optional: true })) studentId?: string,
+  ): Promise<RunSummaryDto[]> {
+    return this.runs.list(studioId, studentId);
+  }
+
+  @Get(':runId')
+  @ApiOkResponse({ type: RunDto })
+  get(@Who() { studioId }: SignedIn, @Param('runId', ParseUUIDPipe) id: string): Promise<RunDto> {
+    return this.runs.get(studioId, id);
+  }
+
+  @Put(':runId')
+  @ApiOkResponse({ type: RunDto })
+  keep(
+    @Who() { studioId }: SignedIn,
+    @Param('runId', ParseUUIDPipe) id: string,
+    @Body() sent: SentRunDto,
+  ): Promise<RunDto> {
+    return this.runs.keep(studioId, id, sent);
+  }
+}

@@ -1,0 +1,16 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { RoutinesModule } from '../routines/index.ts';
+import { StudentsModule } from '../students/index.ts';
+import { RunKey } from './run-key.entity.ts';
+import { Run } from './run.entity.ts';
+import { RunsController } from './runs.controller.ts';
+import { RunsService } from './runs.service.ts';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([Run, RunKey]), StudentsModule, RoutinesModule],
+  controllers: [RunsController],
+  providers: [RunsService],
+  exports: [RunsService],
+})
+export class RunsModule {}

@@ -1,0 +1,167 @@
+import { Injectable } from '@nestjs/common';
+import type { Condition, Mark } from '@soft-lark/core';
+import type { EntityManager } from 'typeorm';
+import { notFound, Problem } from '../common/index.ts';
+import { StudioScope } from '../database/index.ts';
+import { RoutinesService } from '../routines/index.ts';
+import { StudentsService } from '../students/index.ts';
+import type { RunDto, RunSummaryDto, SentRunDto, SungKeyDto } from './dto/runs.dto.ts';
+import { RunKey } from './run-key.entity.ts';
+import { Run } from './run.entity.ts';
+
+interface SummaryRow {
+  readonly id: string;
+  readonly student_id: string;
+  readonly student_name: string;
+  readonly routine_id: string | null;
+  readonly routine_name: string;
+  readonly started_at: Date;
+  readonly ended_at: Date | null;
+  readonly conditions: Condition[];
+  readonly ease: number | null;
+  readonly note: string;
+  readonly planned_keys: number;
+  readonly sung_keys: number;
+  readonly lowest: number | null;
+  readonly highest: number | null;
+  readonly marks: Mark[] | null;
+}
+
+/** One row a run, its keys summed up; `$1` is the studio. */
+const SUMMARY = `
+  select run.id, run.student_id, student.name as student_name, run.routine_id, run.routine_name, run.started_at, run.ended_at,
+         run.conditions, run.ease, run.note,
+         (select coalesce(sum(jsonb_array_length(step->'keys')), 0)::int from jsonb_array_elements(run.plan->'steps') step) as planned_keys,
+         keys.sung_keys, keys.lowest, keys.highest, keys.marks
+    from run
+    join student on student.id = run.student_id
+   cross join lateral (
+         select count(*) filter (where key.outcome = 'sung')::int as sung_keys,
+                min(key.low) filter (where key.outcome = 'sung') as lowest,
+                max(key.high) filter (where key.outcome = 'sung') as highest,
+                (select array_agg(distinct mark order by mark) from run_key marked, unnest(marked.marks) mark where marked.run_id = run.id) as marks
+           from run_key key where key.run_id = run.id) keys
+   where run.studio_id = $1`;
+
+/** What the log shows at once. */
+const MOST_RUNS = 200;
+
+@Injectable()
+export class RunsService {
+  constructor(
+    private readonly scope: StudioScope,
+    private readonly students: StudentsService,
+    private readonly routines: RoutinesService,
+  ) {}
+
+  async list(studioId: string, studentId?: string): Promise<RunSummaryDto[]> {
+    return this.summaries(
+      studioId,
+      `and ($2::uuid is null or run.student_id = $2) order by run.started_at desc limit ${String(MOST_RUNS)}`,
+      [studentId ?? null],
+    );
+  }
+
+  /** The last finished run of every student. */
+  async lastOfEach(studioId: string): Promise<RunSummaryDto[]> {
+    const last =
+      'select distinct on (student_id) id from run where studio_id = $1 and ended_at is not null order by student_id, started_at desc';
+    return this.summaries(studioId, `and run.id in (${last})`);
+  }
+
+  async get(studioId: string, id: string): Promise<RunDto> {
+    const [[summary], run, keys] = await Promise.all([
+      this.summaries(studioId, 'and run.id = $2', [id]),
+      this.scope.of(Run, studioId).findOne({ id }),
+      this.scope.of(RunKey, studioId).find({ where: { runId: id }, order: { position: 'ASC' } }),
+    ]);
+    if (!summary || !run) throw notFound('run');
+    const plan = run.plan.steps as RunDto['plan'];
+    return { ...summary, plan, revision: run.revision, sung: keys.map((key) => this.keyView(key)) };
+  }
+
+  /**
+   * Keeps a run as far as it has come. Sending it twice, late or out of order is the same as once and in order: keys are
+   * only ever added or given their marks, and an older revision leaves the rest as it is.
+   */
+  async keep(studioId: string, id: string, sent: SentRunDto): Promise<RunDto> {
+    await this.students.get(studioId, sent.studentId);
+    const routineId = await this.knownRoutine(studioId, sent.routineId);
+    await this.scope.transaction(async (manager) => {
+      const runs = this.scope.of(Run, studioId, manager);
+      const row = {
+        ...this.changing(sent),
+        id,
+        studentId: sent.studentId,
+        routineId,
+        routineName: sent.routineName,
+        startedAt: new Date(sent.startedAt),
+        conditions: sent.conditions,
+        plan: { schema: 1 as const, steps: JSON.parse(JSON.stringify(sent.plan)) as SentRunDto['plan'] },
+      };
+      const inserted = await runs.insertNew([row]);
+      if (inserted === 0) await this.bringForward(studioId, manager, id, sent);
+      await this.keepKeys(studioId, manager, id, sent.sung);
+    });
+    return this.get(studioId, id);
+  }
+
+  private changing(sent: SentRunDto): Pick<Run, 'endedAt' | 'ease' | 'note' | 'revision'> {
+    const { endedAt, ease, note, revision } = sent;
+    return { endedAt: endedAt === undefined ? null : new Date(endedAt), ease: ease ?? null, note, revision };
+  }
+
+  private async bringForward(studioId: string, manager: EntityManager, id: string, sent: SentRunDto): Promise<void> {
+    const runs = this.scope.of(Run, studioId, manager);
+    const run = await runs.findOne({ id });
+    if (!run) throw notFound('run');
+    if (run.studentId !== sent.studentId) throw new Problem(409, 'OTHER_RUN', 'This run belongs to another student.');
+    if (sent.revision > run.revision) await runs.update({ id }, this.changing(sent));
+  }
+
+  private async keepKeys(
+    studioId: string,
+    manager: EntityManager,
+    runId: string,
+    sung: readonly SungKeyDto[],
+  ): Promise<void> {
+    const keys = this.scope.of(RunKey, studioId, manager);
+    await keys.insertNew(sung.map((key, position) => ({ ...key, runId, position })));
+  }
+
+  /** A routine that was deleted while the run went on is no reason to lose the run. */
+  private async knownRoutine(studioId: string, routineId: string | undefined): Promise<string | null> {
+    if (routineId === undefined) return null;
+    const routines = await this.routines.list(studioId);
+    return routines.some(({ id }) => id === routineId) ? routineId : null;
+  }
+
+  private async summaries(
+    studioId: string,
+    tail: string,
+    parameters: readonly unknown[] = [],
+  ): Promise<RunSummaryDto[]> {
+    const rows = (await this.scope.query(studioId, `${SUMMARY} ${tail}`, parameters)) as SummaryRow[];
+    return rows.map((row) => ({
+      id: row.id,
+      studentId: row.student_id,
+      studentName: row.student_name,
+      routineId: row.routine_id,
+      routineName: row.routine_name,
+      startedAt: row.started_at.toISOString(),
+      endedAt: row.ended_at?.toISOString() ?? null,
+      conditions: row.conditions,
+      ease: row.ease,
+      note: row.note,
+      plannedKeys: row.planned_keys,
+      sungKeys: row.sung_keys,
+      lowest: row.lowest,
+      highest: row.highest,
+      marks: row.marks ?? [],
+    }));
+  }
+
+  private keyView({ id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks }: RunKey): SungKeyDto {
+    return { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks };
+  }
+}

@@ -1,0 +1,3 @@
+export { StudentDto } from './dto/students.dto.ts';
+export { StudentsModule } from './students.module.ts';
+export { StudentsService } from './students.service.ts';

@@ -1,0 +1,39 @@
+import { Body, Controller, Get, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { Who, type SignedIn } from '../common/index.ts';
+import { ChangedStudentDto, NewStudentDto, StudentDto } from './dto/students.dto.ts';
+import { StudentsService } from './students.service.ts';
+
+@ApiTags('students')
+@Controller('students')
+export class StudentsController {
+  constructor(private readonly students: StudentsService) {}
+
+  @Get()
+  @ApiOkResponse({ type: [StudentDto] })
+  list(@Who() { studioId }: SignedIn): Promise<StudentDto[]> {
+    return this.students.list(studioId);
+  }
+
+  @Get(':studentId')
+  @ApiOkResponse({ type: StudentDto })
+  get(@Who() { studioId }: SignedIn, @Param('studentId', ParseUUIDPipe) id: string): Promise<StudentDto> {
+    return this.students.get(studioId, id);
+  }
+
+  @Post()
+  @ApiCreatedResponse({ type: StudentDto })
+  create(@Who() { studioId }: SignedIn, @Body() wanted: NewStudentDto): Promise<StudentDto> {
+    return this.students.create(studioId, wanted);
+  }
+
+  @Put(':studentId')
+  @ApiOkResponse({ type: StudentDto })
+  change(
+    @Who() { studioId }: SignedIn,
+    @Param('studentId', ParseUUIDPipe) id: string,
+    @Body() change: ChangedStudentDto,
+  ): Promise<StudentDto> {
+    return this.students.change(studioId, id, change);
+  }
+}

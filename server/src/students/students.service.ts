@@ -1,0 +1,76 @@
+import { isDeepStrictEqual } from 'node:util';
+import { Injectable } from '@nestjs/common';
+import { checkVoiceFile } from '@soft-lark/core';
+import { Clock, notFound, staleWrite } from '../common/index.ts';
+import { StudioScope } from '../database/index.ts';
+import type { ChangedStudentDto, NewStudentDto, StudentDto, StudentFieldsDto } from './dto/students.dto.ts';
+import { Student, type StoredVoice } from './student.entity.ts';
+import { readVoice } from './voice-file.upgrade.ts';
+
+/** House default: an exercise done within so many days is known. */
+const KNOWN_DAYS = 60;
+
+function stored(voice: StudentFieldsDto['voice']): StoredVoice {
+  return { schema: 1, ...(JSON.parse(JSON.stringify(voice)) as StudentFieldsDto['voice']) };
+}
+
+@Injectable()
+export class StudentsService {
+  constructor(
+    private readonly scope: StudioScope,
+    private readonly clock: Clock,
+  ) {}
+
+  async list(studioId: string): Promise<StudentDto[]> {
+    const [students, known] = await Promise.all([
+      this.scope.of(Student, studioId).find({ order: { name: 'ASC' } }),
+      this.knownExercises(studioId),
+    ]);
+    return students.map((student) => this.view(student, known));
+  }
+
+  async get(studioId: string, id: string): Promise<StudentDto> {
+    const student = await this.scope.of(Student, studioId).findOne({ id });
+    if (!student) throw notFound('student');
+    return this.view(student, await this.knownExercises(studioId, id));
+  }
+
+  async create(studioId: string, wanted: NewStudentDto): Promise<StudentDto> {
+    checkVoiceFile(wanted.voice);
+    const { id, name, note } = wanted;
+    await this.scope
+      .of(Student, studioId)
+      .insertNew([{ id, name, note, voice: stored(wanted.voice), version: 1, createdAt: this.clock.now() }]);
+    return this.get(studioId, id);
+  }
+
+  async change(studioId: string, id: string, { version, name, note, voice }: ChangedStudentDto): Promise<StudentDto> {
+    checkVoiceFile(voice);
+    const change = { name, note, voice: stored(voice) };
+    const changed = await this.scope.of(Student, studioId).update({ id, version }, { ...change, version: version + 1 });
+    const current = await this.get(studioId, id);
+    const { voice: now, name: nameNow, note: noteNow } = current;
+    // An answer that was lost on the way is asked for again: the same content is no conflict.
+    const isSame = isDeepStrictEqual({ name: nameNow, note: noteNow, voice: { schema: 1, ...now } }, change);
+    if (!changed && !isSame) throw staleWrite('student', current);
+    return current;
+  }
+
+  private view({ id, name, note, voice, version }: Student, known: ReadonlyMap<string, string[]>): StudentDto {
+    return { id, name, note, voice: readVoice(voice), version, known: known.get(id) ?? [] };
+  }
+
+  /** Ids of exercises done lately, by student. */
+  private async knownExercises(studioId: string, studentId?: string): Promise<ReadonlyMap<string, string[]>> {
+    const since = new Date(this.clock.now().getTime() - KNOWN_DAYS * 86_400_000);
+    const rows = (await this.scope.query(
+      studioId,
+      `select run.student_id, array_agg(distinct step->>'exerciseId' order by step->>'exerciseId') as known
+         from run, jsonb_array_elements(run.plan->'steps') step
+        where run.studio_id = $1 and run.started_at >= $2 and ($3::uuid is null or run.student_id = $3)
+        group by run.student_id`,
+      [since, studentId ?? null],
+    )) as { student_id: string; known: string[] }[];
+    return new Map(rows.map((row) => [row.student_id, row.known]));
+  }
+}

@@ -1,0 +1,24 @@
+import { Column, CreateDateColumn, Entity, PrimaryColumn } from 'typeorm';
+
+@Entity('studio')
+export class Studio {
+  @PrimaryColumn('uuid')
+  id!: string;
+
+  @Column('text')
+  name!: string;
+
+  @Column('text', { name: 'time_zone' })
+  timeZone!: string;
+
+  /** The made-up studio that anyone may open. */
+  @Column('boolean', { name: 'is_demo' })
+  isDemo!: boolean;
+
+  /** Answers to the questions on which schools differ. */
+  @Column('jsonb')
+  approach!: Record<string, string>;
+
+  @CreateDateColumn({ name: 'created_at', type: 'timestamptz' })
+  createdAt!: Date;
+}

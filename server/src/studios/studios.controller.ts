@@ -1,0 +1,52 @@
+import { Body, Controller, Delete, Get, HttpCode, Post, Req, UseGuards } from '@nestjs/common';
+import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { Throttle } from '@nestjs/throttler';
+import type { Request } from 'express';
+import { Open, Who, type SignedIn } from '../common/index.ts';
+import { SessionDto, SignInDto, SignUpDto } from './dto/studios.dto.ts';
+import { closeSession, openSession } from './session-cookie.ts';
+import { SignInThrottle } from './sign-in-throttle.ts';
+import { StudiosService } from './studios.service.ts';
+
+const TRIES = { default: { limit: 10, ttl: 60_000 } };
+
+@ApiTags('studios')
+@Controller()
+export class StudiosController {
+  constructor(private readonly studios: StudiosService) {}
+
+  @Open()
+  @UseGuards(SignInThrottle)
+  @Throttle(TRIES)
+  @Post('studios')
+  @ApiCreatedResponse({ type: SessionDto })
+  async signUp(@Body() wanted: SignUpDto, @Req() request: Request): Promise<SessionDto> {
+    const signedIn = await this.studios.signUp(wanted);
+    await openSession(request, signedIn);
+    return this.studios.describe(signedIn);
+  }
+
+  @Open()
+  @UseGuards(SignInThrottle)
+  @Throttle(TRIES)
+  @Post('session')
+  @ApiCreatedResponse({ type: SessionDto })
+  async signIn(@Body() wanted: SignInDto, @Req() request: Request): Promise<SessionDto> {
+    const signedIn = await this.studios.signIn(wanted);
+    await openSession(request, signedIn);
+    return this.studios.describe(signedIn);
+  }
+
+  @Get('session')
+  @ApiOkResponse({ type: SessionDto })
+  session(@Who() who: SignedIn): Promise<SessionDto> {
+    return this.studios.describe(who);
+  }
+
+  @Delete('session')
+  @HttpCode(204)
+  @ApiNoContentResponse()
+  signOut(@Req() request: Request): Promise<void> {
+    return closeSession(request);
+  }
+}

@@ -1,0 +1,90 @@
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { DataSource, Repository } from 'typeorm';
+import { v7 } from 'uuid';
+import { Clock, isTimeZone, Problem, type SignedIn } from '../common/index.ts';
+import { Account } from './account.entity.ts';
+import type { SessionDto, SignInDto, SignUpDto } from './dto/studios.dto.ts';
+import { hashPassword, isPassword } from './passwords.ts';
+import { Studio } from './studio.entity.ts';
+
+@Injectable()
+export class StudiosService {
+  constructor(
+    @InjectRepository(Account) private readonly accounts: Repository<Account>,
+    @InjectRepository(Studio) private readonly studios: Repository<Studio>,
+    private readonly source: DataSource,
+    private readonly clock: Clock,
+  ) {}
+
+  async signUp(wanted: SignUpDto): Promise<SignedIn> {
+    if (!isTimeZone(wanted.timeZone)) {
+      throw new Problem(422, 'INVALID', `“${wanted.timeZone}” is not a time zone.`, {
+        errors: [{ field: 'timeZone', message: 'is a time zone such as Europe/London' }],
+      });
+    }
+    return this.found({ ...wanted, isDemo: false });
+  }
+
+  /** Makes a studio and its first account together, or neither. */
+  async found(wanted: SignUpDto & { readonly isDemo: boolean }): Promise<SignedIn> {
+    const email = wanted.email.toLowerCase();
+    if (await this.accounts.existsBy({ email })) throw this.taken();
+    const passwordHash = await hashPassword(wanted.password);
+    const signedIn = { studioId: v7(), accountId: v7() };
+    await this.source.transaction(async (manager) => {
+      const { studioName, timeZone, isDemo, name } = wanted;
+      await manager.insert(Studio, { id: signedIn.studioId, name: studioName, timeZone, isDemo, approach: {} });
+      await manager.insert(Account, { id: signedIn.accountId, studioId: signedIn.studioId, name, email, passwordHash });
+    });
+    return signedIn;
+  }
+
+  private taken(): Problem {
+    return new Problem(409, 'EMAIL_TAKEN', 'There is an account with this e-mail address already.', {
+      remedy: 'Sign in instead, or use another address.',
+      errors: [{ field: 'email', message: 'has an account already' }],
+    });
+  }
+
+  async signIn({ email, password }: SignInDto): Promise<SignedIn> {
+    const account = await this.accounts.findOneBy({ email: email.toLowerCase() });
+    if (!(await isPassword(account?.passwordHash, password)) || !account) {
+      throw new Problem(401, 'WRONG_PASSWORD', 'This e-mail address and password do not go together.', {
+        remedy: 'Check both and try again.',
+      });
+    }
+    return { accountId: account.id, studioId: account.studioId };
+  }
+
+  async describe({ accountId, studioId }: SignedIn): Promise<SessionDto> {
+    const [account, studio] = await Promise.all([
+      this.accounts.findOneBy({ id: accountId, studioId }),
+      this.studios.findOneBy({ id: studioId }),
+    ]);
+    if (!account || !studio)
+      throw new Problem(401, 'SIGNED_OUT', 'This account is not there any more.', { remedy: 'Sign in again.' });
+    const { name: studioName, timeZone, isDemo, approach } = studio;
+    return {
+      name: account.name,
+      studioName,
+      timeZone,
+      isDemo,
+      approach,
+      fixedNow: this.clock.fixed,
+      today: this.clock.today(timeZone).date,
+    };
+  }
+
+  async timeZoneOf(studioId: string): Promise<string> {
+    const { timeZone } = await this.studios.findOneByOrFail({ id: studioId });
+    return timeZone;
+  }
+
+  /** The first account of the demo studio, if there is one. */
+  async demo(): Promise<SignedIn | null> {
+    const studio = await this.studios.findOneBy({ isDemo: true });
+    const account = studio && (await this.accounts.findOneBy({ studioId: studio.id }));
+    return account && { accountId: account.id, studioId: account.studioId };
+  }
+}

@@ -1,0 +1,24 @@
+/** A refusal of the server, as `application/problem+json` says it. */
+export class ApiProblem extends Error {
+  readonly status: number;
+  readonly code: string;
+  readonly remedy: string;
+  readonly errors: readonly { readonly field: string; readonly message: string }[];
+  /** What is stored now, where a stale write was refused. */
+  readonly current: unknown;
+
+  constructor(body: Record<string, unknown>, status: number) {
+    super(typeof body['detail'] === 'string' ? body['detail'] : `The server answered ${String(status)}.`);
+    this.name = 'ApiProblem';
+    this.status = status;
+    this.code = typeof body['code'] === 'string' ? body['code'] : 'UNKNOWN';
+    this.remedy = typeof body['remedy'] === 'string' ? body['remedy'] : '';
+    this.errors = Array.isArray(body['errors']) ? (body['errors'] as { field: string; message: string }[]) : [];
+    this.current = body['current'];
+  }
+}
+
+/** The server could not be reached, or cannot reach its database: worth trying again. */
+export function isAway(error: unknown): boolean {
+  return error instanceof ApiProblem ? error.status >= 502 : error instanceof TypeError;
+}

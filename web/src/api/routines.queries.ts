@@ -1,0 +1,36 @@
+import { queryOptions } from '@tanstack/react-query';
+import type { Exercise } from '@soft-lark/core';
+import { api, dataOf, type Schemas } from './client.ts';
+
+export type Routine = Schemas['RoutineDto'];
+
+export const routinesQuery = (studentId?: string) =>
+  queryOptions({
+    queryKey: ['routines', { studentId }],
+    queryFn: () =>
+      dataOf(api.GET('/api/routines', { params: { query: studentId === undefined ? {} : { studentId } } })),
+  });
+
+export const routineQuery = (routineId: string) =>
+  queryOptions({
+    queryKey: ['routines', routineId],
+    queryFn: () => dataOf(api.GET('/api/routines/{routineId}', { params: { path: { routineId } } })),
+  });
+
+export const addRoutine = (body: Schemas['NewRoutineDto']): Promise<Routine> =>
+  dataOf(api.POST('/api/routines', { body }));
+
+export const changeRoutine = (routineId: string, body: Schemas['ChangedRoutineDto']): Promise<Routine> =>
+  dataOf(api.PUT('/api/routines/{routineId}', { params: { path: { routineId } }, body }));
+
+export const removeRoutine = (routineId: string): Promise<unknown> =>
+  dataOf(api.DELETE('/api/routines/{routineId}', { params: { path: { routineId } } }));
+
+/** The whole shelf, by id, in the order of its stages. */
+export const shelfQuery = queryOptions({
+  queryKey: ['exercises'],
+  queryFn: () => dataOf(api.GET('/api/exercises')),
+  staleTime: Infinity,
+  select: (exercises): ReadonlyMap<string, Exercise> =>
+    new Map(exercises.map((exercise) => [exercise.id, exercise as Exercise])),
+});

@@ -1,0 +1,15 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, dataOf, type Schemas } from './client.ts';
+
+export type Session = Schemas['SessionDto'];
+
+export const sessionQuery = queryOptions({
+  queryKey: ['session'],
+  queryFn: () => dataOf(api.GET('/api/session')),
+  staleTime: 300_000,
+});
+
+export const openDemo = (): Promise<Session> => dataOf(api.POST('/api/demo/session'));
+export const signIn = (body: Schemas['SignInDto']): Promise<Session> => dataOf(api.POST('/api/session', { body }));
+export const signUp = (body: Schemas['SignUpDto']): Promise<Session> => dataOf(api.POST('/api/studios', { body }));
+export const signOut = (): Promise<unknown> => dataOf(api.DELETE('/api/session'));

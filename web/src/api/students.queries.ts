@@ -1,0 +1,40 @@
+import { queryOptions } from '@tanstack/react-query';
+import type { Condition } from '@soft-lark/core';
+import { api, dataOf, type Schemas } from './client.ts';
+
+export type Student = Schemas['StudentDto'];
+export type Lesson = Schemas['LessonDto'];
+export type StudentToday = Schemas['StudentTodayDto'];
+export type LessonToday = Schemas['LessonTodayDto'];
+
+export const studentsQuery = queryOptions({ queryKey: ['students'], queryFn: () => dataOf(api.GET('/api/students')) });
+
+export const todayQuery = queryOptions({ queryKey: ['today'], queryFn: () => dataOf(api.GET('/api/today')) });
+
+export const lessonsQuery = queryOptions({ queryKey: ['lessons'], queryFn: () => dataOf(api.GET('/api/lessons')) });
+
+/** One student with today's condition, the ready routine and the last run. */
+export const studentTodayQuery = (studentId: string) =>
+  queryOptions({
+    queryKey: ['students', studentId, 'today'],
+    queryFn: () => dataOf(api.GET('/api/students/{studentId}/today', { params: { path: { studentId } } })),
+  });
+
+export const addStudent = (body: Schemas['NewStudentDto']): Promise<Student> =>
+  dataOf(api.POST('/api/students', { body }));
+
+export const changeStudent = (studentId: string, body: Schemas['ChangedStudentDto']): Promise<Student> =>
+  dataOf(api.PUT('/api/students/{studentId}', { params: { path: { studentId } }, body }));
+
+export const setCondition = (studentId: string, day: string, conditions: readonly Condition[]): Promise<unknown> =>
+  dataOf(
+    api.PUT('/api/students/{studentId}/condition', {
+      params: { path: { studentId } },
+      body: { day, conditions: [...conditions] },
+    }),
+  );
+
+export const addLesson = (body: Lesson): Promise<Lesson> => dataOf(api.POST('/api/lessons', { body }));
+
+export const removeLesson = (lessonId: string): Promise<unknown> =>
+  dataOf(api.DELETE('/api/lessons/{lessonId}', { params: { path: { lessonId } } }));

@@ -1,0 +1,232 @@
+import { isSounding, writeNote, type LaidRoutine, type LaidStep, type Stage, type VoiceFile } from '@soft-lark/core';
+import { area, curveCatmullRom, line } from 'd3-shape';
+import { pitchScale, todaysLimits, voiceSpan, type PitchScale } from './pitch-scale.ts';
+
+/** How deep a ribbon's plum is: later, wider work is darker. */
+const TINTS: Readonly<Record<Stage, 1 | 2 | 3>> = {
+  settle: 1,
+  breath: 1,
+  release: 1,
+  occluded: 1,
+  resonance: 1,
+  onset: 1,
+  middle: 2,
+  registers: 3,
+  range: 3,
+  agility: 2,
+  dynamics: 2,
+  tone: 2,
+  words: 2,
+  style: 3,
+  cool: 1,
+};
+
+interface FlightRibbon {
+  readonly stepId: string;
+  readonly tint: 1 | 2 | 3;
+  readonly outline: string;
+  readonly tunes: readonly string[];
+}
+
+interface FlightLabel {
+  readonly stepId: string;
+  readonly x: number;
+  readonly width: number;
+  readonly text: string;
+  /** Without pitch: lies on the ground as a pebble. */
+  readonly isPebble: boolean;
+  readonly isLeftOut: boolean;
+}
+
+interface PitchLabel {
+  readonly y: number;
+  readonly text: string;
+  readonly isLimit: boolean;
+}
+
+export interface FlightShapes {
+  readonly width: number;
+  readonly height: number;
+  readonly left: number;
+  readonly right: number;
+  readonly ground: number;
+  readonly comfortable: { readonly top: number; readonly bottom: number };
+  readonly stretches: readonly { readonly top: number; readonly bottom: number; readonly side: 'over' | 'under' }[];
+  readonly bridges: readonly { readonly y: number; readonly text: string }[];
+  readonly pitchLabels: readonly PitchLabel[];
+  readonly ribbons: readonly FlightRibbon[];
+  readonly labels: readonly FlightLabel[];
+  readonly load: string;
+  readonly ticks: readonly { readonly x: number; readonly minutes: number }[];
+  readonly end: { readonly x: number; readonly seconds: number };
+}
+
+export interface FlightInput {
+  readonly routine: LaidRoutine;
+  readonly voice: VoiceFile;
+  readonly budgetSeconds: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+const LEFT = 54;
+const TOP = 26;
+const BELOW_GROUND = 60;
+const LETTER = 5.9;
+const LABEL_GAP = 13;
+/** Half the width of the soft edge that is painted round a ribbon. */
+const EDGE = 4;
+
+type X = (seconds: number) => number;
+
+function ribbonOf(step: LaidStep, x: X, scale: PitchScale): FlightRibbon | null {
+  const begins = step.startsAt + step.setUpSeconds;
+  const tint = TINTS[step.exercise.stage];
+  const smooth = line<readonly [number, number]>(
+    (point) => point[0],
+    (point) => point[1],
+  );
+  if (step.laid?.kind === 'siren') {
+    const points = step.laid.siren.pieces.flatMap(({ from, to, startsAt, endsAt }): [number, number][] => [
+      [x(begins + startsAt), scale.y(from)],
+      [x(begins + endsAt), scale.y(to)],
+    ]);
+    const path = smooth.curve(curveCatmullRom.alpha(0.5))(points) ?? '';
+    return { stepId: step.id, tint, outline: '', tunes: [path] };
+  }
+  if (step.laid?.kind !== 'pattern' || step.laid.ladder.rungs.length === 0) return null;
+  const { ladder, pattern } = step.laid;
+  const edges = ladder.rungs.map(({ singsAt, endsAt, low, high }) => ({
+    at: x(begins + (singsAt + endsAt) / 2),
+    low: scale.y(low),
+    high: scale.y(high),
+  }));
+  const [first] = edges;
+  const last = edges.at(-1);
+  if (!first || !last) return null;
+  const pad = Math.max(2, (x(ladder.rungs[0]?.endsAt ?? 0) - x(0)) / 2.4 - EDGE);
+  const ends = [{ ...first, at: first.at - pad }, ...edges, { ...last, at: last.at + pad }];
+  const outline = area<(typeof ends)[number]>()
+    .x(({ at }) => at)
+    .y0(({ low }) => low - EDGE)
+    .y1(({ high }) => high + EDGE)
+    .curve(curveCatmullRom.alpha(0.5))(ends);
+  const tunes = ladder.rungs.map(({ tonic, singsAt, tempo }) => {
+    let clock = begins + singsAt;
+    const points = pattern.events.flatMap((event): [number, number][] => {
+      const from = clock;
+      clock += (event.beats * 60) / tempo;
+      if (!isSounding(event)) return [];
+      const middle = x((from + clock) / 2);
+      return event.kind === 'note'
+        ? [[middle, scale.y(tonic + event.from)]]
+        : [
+            [x(from), scale.y(tonic + event.from)],
+            [x(clock), scale.y(tonic + event.to)],
+          ];
+    });
+    return smooth(points) ?? '';
+  });
+  return { stepId: step.id, tint, outline: outline ?? '', tunes };
+}
+
+/** Shortens a name to the room it has; nothing where there is none. */
+export function fitText(text: string, width: number): string {
+  const letters = Math.floor(width / LETTER);
+  if (text.length <= letters) return text;
+  return letters < 4 ? '' : `${text.slice(0, letters - 1).trimEnd()}…`;
+}
+
+function labelsOf(routine: LaidRoutine, x: X): FlightLabel[] {
+  return routine.steps.map((step) => {
+    const width = Math.max(0, x(step.startsAt + step.seconds) - x(step.startsAt));
+    const isPebble = step.laid?.kind === 'still';
+    return {
+      stepId: step.id,
+      x: x(step.startsAt) + width / 2,
+      width: Math.max(0, width - 6),
+      text: fitText(step.exercise.shortName, width - (isPebble ? 14 : 0)),
+      isPebble,
+      isLeftOut: step.problem !== undefined,
+    };
+  });
+}
+
+/** Only the notes that mean something; of two that would touch, the one that matters more. */
+function pitchLabelsOf(voice: VoiceFile, routine: LaidRoutine, scale: PitchScale): PitchLabel[] {
+  const limits = todaysLimits(routine);
+  const span = voiceSpan(voice);
+  const wanted = [
+    ...(limits ? [limits.ceiling, limits.floor].map((midi) => ({ midi, isLimit: true })) : []),
+    ...[...voice.bridges.map(({ low }) => low), span.high, span.low, span.reachHigh, span.reachLow].map((midi) => ({
+      midi,
+      isLimit: false,
+    })),
+  ];
+  const placed: PitchLabel[] = [];
+  for (const { midi, isLimit } of wanted) {
+    const y = scale.y(midi);
+    if (placed.every((other) => Math.abs(other.y - y) >= LABEL_GAP)) placed.push({ y, text: writeNote(midi), isLimit });
+  }
+  return placed;
+}
+
+function loadLine(routine: LaidRoutine, x: X, ground: number): string {
+  const points = routine.steps.flatMap((step): [number, number][] => {
+    const y = ground + 34 - step.exercise.load * 2.6;
+    return [
+      [x(step.startsAt) + 3, y],
+      [x(step.startsAt + step.seconds) - 3, y],
+    ];
+  });
+  return line()(points) ?? '';
+}
+
+function ticksOf(minutes: number, x: X): FlightShapes['ticks'] {
+  const every = minutes > 24 ? 5 : minutes > 8 ? 2 : 1;
+  return Array.from({ length: Math.floor(minutes / every) + 1 }, (_, index) => ({
+    minutes: index * every,
+    x: x(index * every * 60),
+  }));
+}
+
+/**
+ * Turns a worked-out routine into the shapes of its flight: minutes left to right, pitch upwards.
+ *
+ * @returns positions in pixels of a picture `width` by `height`
+ */
+export function layFlight({ routine, voice, budgetSeconds, width, height }: FlightInput): FlightShapes {
+  const right = width - 10;
+  const ground = height - BELOW_GROUND;
+  const span = voiceSpan(voice);
+  const minutes = Math.max(budgetSeconds, routine.seconds, 60) / 60;
+  const x: X = (seconds) => LEFT + 26 + (seconds / (minutes * 60)) * (right - LEFT - 40);
+  const scale = pitchScale(
+    Math.min(span.reachLow, routine.lowest ?? Infinity) - 1,
+    Math.max(span.reachHigh, routine.highest ?? -Infinity) + 1,
+    TOP,
+    ground - 12,
+  );
+  const limits = todaysLimits(routine) ?? { floor: span.low, ceiling: span.high };
+  const upper = Math.max(span.high, limits.ceiling);
+  const lower = Math.min(span.low, limits.floor);
+  return {
+    width,
+    height,
+    left: LEFT,
+    right,
+    ground,
+    comfortable: { top: scale.y(limits.ceiling), bottom: scale.y(limits.floor) },
+    stretches: [
+      { top: scale.y(upper), bottom: scale.y(limits.ceiling), side: 'over' as const },
+      { top: scale.y(limits.floor), bottom: scale.y(lower), side: 'under' as const },
+    ].filter(({ top, bottom }) => bottom - top > 1),
+    bridges: voice.bridges.map(({ low }) => ({ y: scale.y(low), text: writeNote(low) })),
+    pitchLabels: pitchLabelsOf(voice, routine, scale),
+    ribbons: routine.steps.flatMap((step) => ribbonOf(step, x, scale) ?? []),
+    labels: labelsOf(routine, x),
+    load: loadLine(routine, x, ground),
+    ticks: ticksOf(minutes, x),
+    end: { x: x(routine.seconds), seconds: routine.seconds },
+  };
+}

@@ -1,0 +1,39 @@
+import { referenceOf, type LaidRoutine, type VoiceFile } from '@soft-lark/core';
+
+/** Pitches a picture has to hold, and how they turn into heights. */
+export interface PitchScale {
+  readonly low: number;
+  readonly high: number;
+  readonly y: (midi: number) => number;
+}
+
+/** A pitch axis from the lowest at the bottom to the highest at the top. */
+export function pitchScale(low: number, high: number, top: number, bottom: number): PitchScale {
+  return { low, high, y: (midi) => bottom - ((midi - low) / Math.max(1, high - low)) * (bottom - top) };
+}
+
+/** The zones of a voice on one scale: what is comfortable, what can be reached. */
+export function voiceSpan(voice: VoiceFile): {
+  readonly low: number;
+  readonly high: number;
+  readonly reachLow: number;
+  readonly reachHigh: number;
+} {
+  const { comfortable, usual } = referenceOf(voice);
+  const { measured } = voice;
+  if (!measured) return { low: comfortable.low, high: comfortable.high, reachLow: usual.low, reachHigh: usual.high };
+  const { low, high, reachLow = low, reachHigh = high } = measured;
+  return { low, high, reachLow, reachHigh };
+}
+
+/** Floor and ceiling of today's ordinary work: the widest of the steps that are neither gentle nor modest. */
+export function todaysLimits(routine: LaidRoutine): { readonly floor: number; readonly ceiling: number } | null {
+  const ordinary = routine.steps.flatMap(({ limits, exercise }) =>
+    limits && exercise.work.kind === 'pattern' && exercise.stage !== 'occluded' && exercise.register !== 'light'
+      ? limits
+      : [],
+  );
+  const any = ordinary.length > 0 ? ordinary : routine.steps.flatMap(({ limits }) => limits ?? []);
+  if (any.length === 0) return null;
+  return { floor: Math.min(...any.map(({ floor }) => floor)), ceiling: Math.max(...any.map(({ ceiling }) => ceiling)) };
+}

@@ -1,0 +1,37 @@
+import '@mantine/core/styles.layer.css';
+import '@mantine/notifications/styles.layer.css';
+import '@mantine/spotlight/styles.layer.css';
+import './theme/fonts.css';
+import './theme/tokens.css';
+import { MantineProvider } from '@mantine/core';
+import { Notifications } from '@mantine/notifications';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { I18nextProvider } from 'react-i18next';
+import { RouterProvider } from 'react-router';
+import { createQueryClient } from './api/query-client.ts';
+import { createRouter } from './routes/router.tsx';
+import { text } from './text/i18n.ts';
+import { theme, tokensToMantine } from './theme/theme.ts';
+
+const router = createRouter();
+const queries = createQueryClient(() => {
+  const { pathname, search } = window.location;
+  if (pathname !== '/enter') void router.navigate(`/enter?to=${encodeURIComponent(pathname + search)}`);
+});
+
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root.');
+createRoot(root).render(
+  <StrictMode>
+    <I18nextProvider i18n={text}>
+      <MantineProvider theme={theme} cssVariablesResolver={tokensToMantine} defaultColorScheme="auto">
+        <Notifications position="bottom-center" autoClose={8000} />
+        <QueryClientProvider client={queries}>
+          <RouterProvider router={router} />
+        </QueryClientProvider>
+      </MantineProvider>
+    </I18nextProvider>
+  </StrictMode>,
+);

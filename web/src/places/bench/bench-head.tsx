@@ -1,0 +1,135 @@
+import { ActionIcon, Button, NumberInput, Select, TextInput, Tooltip } from '@mantine/core';
+import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
+import type { Condition, LaidRoutine, Occasion } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import type { Routine } from '../../api/routines.queries.ts';
+import { ConditionPicker } from '../../ui/condition-picker.tsx';
+import { clockText } from '../../ui/format.ts';
+import { DeleteRoutine } from './delete-routine.tsx';
+import type { Bench } from './use-bench.ts';
+import classes from './bench.module.css';
+
+interface BenchHeadProps {
+  readonly bench: Bench;
+  readonly routine: Routine;
+  readonly laid: LaidRoutine;
+  readonly conditions: readonly Condition[];
+  readonly onCondition: (conditions: readonly Condition[]) => void;
+}
+
+const OCCASIONS: readonly Occasion[] = ['lesson', 'home', 'performance'];
+
+function SaveLine({ bench }: { readonly bench: Bench }): ReactElement {
+  const { t } = useTranslation();
+  const { save } = bench;
+  const word =
+    save.kind === 'refused' ? t('bench.save.refused', { reason: save.reason }) : t(`bench.save.${save.kind}`);
+  return (
+    <span role="status" data-save={save.kind} className={classes['save']}>
+      {word} · {t('bench.version', { version: save.version })}
+    </span>
+  );
+}
+
+function Budget({ bench, laid }: { readonly bench: Bench; readonly laid: LaidRoutine }): ReactElement {
+  const { t } = useTranslation();
+  const { minutes } = bench.state.routine;
+  const budget = minutes * 60;
+  const over = laid.seconds - budget;
+  return (
+    <div className={classes['budget']}>
+      <div
+        className={classes['meter']}
+        data-over={over > 0}
+        role="img"
+        aria-label={t('bench.of', { length: clockText(laid.seconds), budget: clockText(budget) })}
+      >
+        <span style={{ width: `${String(Math.min(100, (laid.seconds / budget) * 100))}%` }} />
+      </div>
+      <p>
+        <b>{t('bench.of', { length: clockText(laid.seconds), budget: clockText(budget) })}</b> ·{' '}
+        {over > 0 ? t('bench.over', { over: clockText(over) }) : t('bench.room', { left: clockText(-over) })}
+      </p>
+    </div>
+  );
+}
+
+/** The head of the bench: name and saving, today's condition, minutes against the budget, and the one main action. */
+export function BenchHead({ bench, routine, laid, conditions, onCondition }: BenchHeadProps): ReactElement {
+  const { t } = useTranslation();
+  const { state, act } = bench;
+  const { name, occasion, minutes } = state.routine;
+  return (
+    <div className={classes['head']}>
+      <div className={classes['title']}>
+        <TextInput
+          variant="unstyled"
+          aria-label={t('bench.name')}
+          value={name}
+          maxLength={120}
+          onChange={({ currentTarget }) => {
+            if (currentTarget.value.trim() !== '') act({ type: 'name', name: currentTarget.value });
+          }}
+        />
+        <p>
+          <SaveLine bench={bench} />
+        </p>
+      </div>
+      <ConditionPicker value={conditions} onChange={onCondition} />
+      <Budget bench={bench} laid={laid} />
+      <NumberInput
+        w={66}
+        size="sm"
+        aria-label={t('bench.minutes')}
+        min={1}
+        max={120}
+        allowDecimal={false}
+        value={minutes}
+        onChange={(value) => {
+          if (typeof value === 'number' && value >= 1 && value <= 120) act({ type: 'minutes', minutes: value });
+        }}
+      />
+      <Select
+        w={128}
+        size="sm"
+        aria-label={t('bench.occasion')}
+        data={OCCASIONS.map((value) => ({ value, label: t(`bench.kind.${value}`).split(' ')[0] ?? value }))}
+        value={occasion}
+        onChange={(value) => {
+          const chosen = OCCASIONS.find((known) => known === value);
+          if (chosen) act({ type: 'occasion', occasion: chosen });
+        }}
+      />
+      <ActionIcon.Group>
+        <Tooltip label={t('bench.undo')}>
+          <ActionIcon
+            aria-label={t('bench.undo')}
+            disabled={state.past.length === 0}
+            onClick={() => {
+              act({ type: 'undo' });
+            }}
+          >
+            <IconArrowBackUp size={19} />
+          </ActionIcon>
+        </Tooltip>
+        <Tooltip label={t('bench.redo')}>
+          <ActionIcon
+            aria-label={t('bench.redo')}
+            disabled={state.future.length === 0}
+            onClick={() => {
+              act({ type: 'redo' });
+            }}
+          >
+            <IconArrowForwardUp size={19} />
+          </ActionIcon>
+        </Tooltip>
+        <DeleteRoutine routine={routine} />
+      </ActionIcon.Group>
+      <Button component={Link} to={`/sing/${routine.id}`} variant="filled" disabled={laid.steps.length === 0}>
+        {t('bench.sing')}
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,128 @@
+import { STAGES, type Exercise, type Occasion, type RoutineStep, type StepSettings } from '@soft-lark/core';
+import { apply, create, type Patches } from 'mutative';
+import type { Routine } from '../../api/routines.queries.ts';
+
+/** What of a routine is edited on the bench. */
+export type EditedRoutine = Pick<Routine, 'name' | 'occasion' | 'minutes' | 'steps'>;
+
+interface Change {
+  /** Changes of the same thing right after each other are undone as one. */
+  readonly key: string;
+  readonly redo: Patches;
+  readonly undo: Patches;
+}
+
+export interface BenchState {
+  readonly routine: EditedRoutine;
+  readonly past: readonly Change[];
+  readonly future: readonly Change[];
+}
+
+export type BenchAction =
+  | { readonly type: 'name'; readonly name: string }
+  | { readonly type: 'minutes'; readonly minutes: number }
+  | { readonly type: 'occasion'; readonly occasion: Occasion }
+  | { readonly type: 'add'; readonly steps: readonly RoutineStep[]; readonly shelf: ReadonlyMap<string, Exercise> }
+  | { readonly type: 'remove'; readonly stepId: string }
+  | { readonly type: 'move'; readonly stepId: string; readonly to: number }
+  | {
+      readonly type: 'set';
+      readonly stepId: string;
+      readonly settings: Readonly<Record<string, unknown>> & StepSettings;
+      readonly clear?: readonly (keyof StepSettings)[];
+    }
+  | { readonly type: 'undo' }
+  | { readonly type: 'redo' }
+  | { readonly type: 'replace'; readonly routine: EditedRoutine };
+
+export function editedOf({ name, occasion, minutes, steps }: EditedRoutine): EditedRoutine {
+  return { name, occasion, minutes, steps };
+}
+
+export function startBench(routine: EditedRoutine): BenchState {
+  return { routine: editedOf(routine), past: [], future: [] };
+}
+
+/** Where a new step belongs: after the last one of its stage or an earlier one. */
+function placeFor(steps: readonly RoutineStep[], step: RoutineStep, shelf: ReadonlyMap<string, Exercise>): number {
+  const rank = (exerciseId: string): number => STAGES.indexOf(shelf.get(exerciseId)?.stage ?? 'settle');
+  const before = steps.filter((other) => rank(other.exerciseId) <= rank(step.exerciseId)).at(-1);
+  return before ? steps.indexOf(before) + 1 : 0;
+}
+
+function edit(draft: EditedRoutine, action: BenchAction): void {
+  const index = 'stepId' in action ? draft.steps.findIndex(({ id }) => id === action.stepId) : -1;
+  switch (action.type) {
+    case 'name':
+      draft.name = action.name;
+      break;
+    case 'minutes':
+      draft.minutes = action.minutes;
+      break;
+    case 'occasion':
+      draft.occasion = action.occasion;
+      break;
+    case 'add':
+      for (const step of action.steps)
+        draft.steps.splice(placeFor(draft.steps, step, action.shelf), 0, { ...step, settings: { ...step.settings } });
+      break;
+    case 'remove':
+      if (index >= 0) draft.steps.splice(index, 1);
+      break;
+    case 'move': {
+      const [step] = index >= 0 ? draft.steps.splice(index, 1) : [];
+      if (step) draft.steps.splice(action.to, 0, step);
+      break;
+    }
+    case 'set': {
+      const step = draft.steps[index];
+      if (!step) break;
+      Object.assign(step.settings, action.settings);
+      for (const name of action.clear ?? []) Reflect.deleteProperty(step.settings, name);
+      break;
+    }
+    case 'undo':
+    case 'redo':
+    case 'replace':
+      break;
+  }
+}
+
+function keyOf(action: BenchAction): string {
+  if (action.type === 'set') return `set ${action.stepId} ${Object.keys(action.settings).join()}`;
+  return action.type === 'name' || action.type === 'minutes' ? action.type : '';
+}
+
+function step(state: BenchState, from: 'past' | 'future'): BenchState {
+  const change = state[from].at(-1);
+  if (!change) return state;
+  const to = from === 'past' ? 'future' : 'past';
+  return {
+    ...state,
+    routine: apply(state.routine, from === 'past' ? change.undo : change.redo),
+    [from]: state[from].slice(0, -1),
+    [to]: [...state[to], change],
+  };
+}
+
+/** Every edit of a routine as patches, so that it can be taken back and done again. */
+export function benchReducer(state: BenchState, action: BenchAction): BenchState {
+  if (action.type === 'undo') return step(state, 'past');
+  if (action.type === 'redo') return step(state, 'future');
+  if (action.type === 'replace') return startBench(action.routine);
+  const [routine, redo, undo] = create(
+    state.routine,
+    (draft) => {
+      edit(draft, action);
+    },
+    { enablePatches: true },
+  );
+  if (redo.length === 0) return state;
+  const key = keyOf(action);
+  const last = state.past.at(-1);
+  const joins = key !== '' && last?.key === key && state.future.length === 0;
+  const change: Change = joins
+    ? { key, redo: [...last.redo, ...redo], undo: [...undo, ...last.undo] }
+    : { key, redo, undo };
+  return { routine, past: [...(joins ? state.past.slice(0, -1) : state.past), change], future: [] };
+}

@@ -1,0 +1,51 @@
+import { ActionIcon, Button, Group, Modal, Tooltip } from '@mantine/core';
+import { useDisclosure } from '@mantine/hooks';
+import { IconTrash } from '@tabler/icons-react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { removeRoutine, type Routine } from '../../api/routines.queries.ts';
+import { FormProblem } from '../../ui/form-problem.tsx';
+
+/** Deletes a routine after one question; its runs stay. */
+export function DeleteRoutine({ routine }: { readonly routine: Routine }): ReactElement {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [isOpen, { open, close }] = useDisclosure(false);
+  const remove = useMutation({
+    mutationFn: () => removeRoutine(routine.id),
+    onSuccess: async () => {
+      await navigate(`/students/${routine.studentId}/routines`);
+      void queries.invalidateQueries({ queryKey: ['routines', {}], exact: false });
+      void queries.invalidateQueries({ queryKey: ['today'] });
+    },
+  });
+  return (
+    <>
+      <Tooltip label={t('bench.delete')}>
+        <ActionIcon aria-label={t('bench.delete')} onClick={open}>
+          <IconTrash size={18} />
+        </ActionIcon>
+      </Tooltip>
+      <Modal opened={isOpen} onClose={close} title={t('bench.delete')}>
+        <p>{t('bench.deleteSure', { name: routine.name })}</p>
+        <FormProblem error={remove.error} />
+        <Group justify="flex-end">
+          <Button onClick={close}>{t('app.cancel')}</Button>
+          <Button
+            variant="filled"
+            color="brick"
+            loading={remove.isPending}
+            onClick={() => {
+              remove.mutate();
+            }}
+          >
+            {t('bench.delete')}
+          </Button>
+        </Group>
+      </Modal>
+    </>
+  );
+}

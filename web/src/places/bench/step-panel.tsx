@@ -1,0 +1,91 @@
+import { useElementSize } from '@mantine/hooks';
+import { keyName, writeNote, type LaidStep } from '@soft-lark/core';
+import type { Dispatch, ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { layStones, skippedReasons } from '../../flight/stones.layout.ts';
+import { Stones } from '../../flight/stones.tsx';
+import { clockText } from '../../ui/format.ts';
+import { PictureTable } from '../../ui/picture-table.tsx';
+import type { BenchAction } from './bench.reducer.ts';
+import { StepSettingsRow } from './step-settings-row.tsx';
+import classes from './bench.module.css';
+
+const STONES_HEIGHT = 176;
+
+function subtitle(step: LaidStep, t: ReturnType<typeof useTranslation>['t']): string {
+  const { work } = step.exercise;
+  if (work.kind === 'pattern') {
+    const skipped = step.laid?.kind === 'pattern' ? step.laid.ladder.skipped : [];
+    const out =
+      skipped.length > 0
+        ? ` · ${t('bench.keysOut', { count: skipped.length })}. ${skippedReasons(skipped).join(' ')}`
+        : '';
+    return `${work.pattern} ${t('bench.onWord', { syllables: work.syllables.replace('*', '') })}${out}`;
+  }
+  if (work.kind === 'siren' && step.laid?.kind === 'siren' && step.lowest !== null && step.highest !== null) {
+    const passes = new Set(step.laid.siren.pieces.map(({ pass }) => pass)).size;
+    return `${t('bench.passes', { count: passes, low: writeNote(step.lowest), high: writeNote(step.highest) })} ${t('bench.onWord', { syllables: work.syllables })}`;
+  }
+  if (work.kind === 'breath' && work.counts) {
+    const { inCounts, holdCounts, outCounts, restCounts } = work.counts;
+    return t('bench.breathLine', { in: inCounts, hold: holdCounts, out: outCounts, rest: restCounts });
+  }
+  return work.kind === 'spoken' ? work.text : step.exercise.why;
+}
+
+/** Every key of the chosen step as a stepping stone, with its top note and time; struck keys in their places. */
+function StepStones({ step }: { readonly step: LaidStep }): ReactElement | null {
+  const { t } = useTranslation();
+  const { ref, width } = useElementSize();
+  if (step.laid?.kind !== 'pattern') return null;
+  const { ladder, pattern } = step.laid;
+  const path = layStones(ladder, pattern.high, Math.max(280, width), STONES_HEIGHT);
+  const head = (['key', 'high', 'at', 'leg'] as const).map((name) => t(`bench.table.${name}`));
+  const rows = [
+    ...ladder.rungs.map(({ tonic, high, startsAt, leg }) => [
+      writeNote(tonic),
+      writeNote(high),
+      clockText(startsAt),
+      t(`bench.legs.${leg}`),
+    ]),
+    ...ladder.skipped.map(({ tonic, reason }) => [keyName(tonic), t('bench.leftOut'), '', reason]),
+  ];
+  return (
+    <PictureTable label={t('bench.stones', { name: step.exercise.name })} head={head} rows={rows}>
+      <div ref={ref} className={classes['stones']}>
+        <Stones
+          path={path}
+          under={({ isStruck, topNote, startsAt }) =>
+            isStruck ? [t('bench.leftOut')] : [t('bench.top', { note: topNote }), clockText(startsAt ?? 0)]
+          }
+        />
+      </div>
+    </PictureTable>
+  );
+}
+
+/** The chosen step: what is sung, its keys, and what can be set. */
+export function StepPanel({
+  step,
+  act,
+}: {
+  readonly step: LaidStep;
+  readonly act: Dispatch<BenchAction>;
+}): ReactElement {
+  const { t } = useTranslation();
+  const { exercise, setUpSeconds, seconds, isNew } = step;
+  return (
+    <section className={classes['panel']} aria-label={exercise.name}>
+      <h2 className="heading">{exercise.name}</h2>
+      <p className={classes['sung']}>{subtitle(step, t)}</p>
+      <StepStones step={step} />
+      <StepSettingsRow step={step} act={act} />
+      {!step.problem && (
+        <p className={classes['setUp']}>
+          {t('bench.setUp', { seconds: clockText(setUpSeconds), work: clockText(seconds - setUpSeconds) })} ·{' '}
+          {isNew ? t('bench.new') : t('bench.known')}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,84 @@
+import { Button, Group } from '@mantine/core';
+import { writeNote, type LaidStep, type StepProblem } from '@soft-lark/core';
+import type { Dispatch, ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Ledger } from '../../ui/ledger.tsx';
+import type { BenchAction } from './bench.reducer.ts';
+import classes from './bench.module.css';
+
+interface StepReasonsProps {
+  readonly step: LaidStep;
+  /** The same step on a fresh day. */
+  readonly fresh: LaidStep | undefined;
+  readonly act: Dispatch<BenchAction>;
+}
+
+function Mend({
+  step,
+  problem,
+  act,
+}: {
+  readonly step: LaidStep;
+  readonly problem: StepProblem;
+  readonly act: Dispatch<BenchAction>;
+}): ReactElement | null {
+  const { t } = useTranslation();
+  const { nearest } = problem;
+  if (step.settings.floor !== undefined || step.settings.ceiling !== undefined) {
+    return (
+      <Button
+        size="sm"
+        onClick={() => {
+          act({ type: 'set', stepId: step.id, settings: {}, clear: ['floor', 'ceiling'] });
+        }}
+      >
+        {t('bench.mend.removeOverride')}
+      </Button>
+    );
+  }
+  if (nearest === undefined || nearest.value === null) return null;
+  const { setting, value } = nearest;
+  if (setting === 'pattern') return <p>{t('bench.mend.pattern', { value })}</p>;
+  if (setting !== 'start' && setting !== 'tempo' && setting !== 'step') return null;
+  const shown = setting === 'start' ? writeNote(Number(value)) : String(value);
+  return (
+    <Button
+      size="sm"
+      onClick={() => {
+        act({ type: 'set', stepId: step.id, settings: { [setting]: Number(value) } });
+      }}
+    >
+      {t(`bench.mend.${setting}`, { value: shown })}
+    </Button>
+  );
+}
+
+/** Why the step is as it is today: what stands in its way, and the limit ledger. */
+export function StepReasons({ step, fresh, act }: StepReasonsProps): ReactElement {
+  const { t } = useTranslation();
+  const { problem, limits, exercise } = step;
+  return (
+    <aside className={classes['reasons']}>
+      {problem && (
+        <div className={classes['problem']} role="alert">
+          <b>{t('bench.problem')}</b>
+          <p>{problem.message}</p>
+          <p>{problem.remedy}</p>
+          <Group>
+            <Mend step={step} problem={problem} act={act} />
+          </Group>
+        </div>
+      )}
+      {limits ? (
+        <Ledger limits={limits} {...(fresh?.limits && { freshCeiling: fresh.limits.ceiling })} />
+      ) : (
+        !problem && <p>{t('bench.noPitch')}</p>
+      )}
+      {exercise.cautions.map((caution) => (
+        <p key={caution} className={classes['caution']}>
+          {caution}
+        </p>
+      ))}
+    </aside>
+  );
+}

@@ -1,0 +1,80 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
+import { changeRoutine, routineQuery, type Routine } from '../../api/routines.queries.ts';
+import { benchReducer, editedOf, startBench, type BenchAction, type BenchState } from './bench.reducer.ts';
+import { dropDraft, keepDraft, keptDraft } from './draft-store.ts';
+import { createSaver, type Saver, type SaveState } from './saver.ts';
+
+export interface Bench {
+  readonly state: BenchState;
+  readonly act: (action: BenchAction) => void;
+  readonly save: SaveState<Routine>;
+  readonly takeTheirs: () => void;
+  readonly saveMine: () => void;
+}
+
+/** One routine being edited: undo and redo, saved by itself, kept on this device while the server is away. */
+export function useBench(server: Routine): Bench {
+  const queries = useQueryClient();
+  const { id } = server;
+  const [draft] = useState(() => keptDraft(id));
+  const [state, dispatch] = useReducer(benchReducer, draft?.routine ?? server, startBench);
+  const [save, setSave] = useState<SaveState<Routine>>({ kind: 'saved', version: draft?.version ?? server.version });
+  const saver = useRef<Saver<Routine> | null>(null);
+  const shown = useRef(draft ? editedOf(server) : state.routine);
+
+  // A saver lives as long as the page shows this routine; what the server has meanwhile comes in below.
+  const [base] = useState(draft?.version ?? server.version);
+  useEffect(() => {
+    const made = createSaver<Routine, Routine>({
+      version: base,
+      save: (edited, version) => changeRoutine(id, { ...editedOf(edited), version }),
+      onState: setSave,
+      onSaved: (saved) => {
+        queries.setQueryData(routineQuery(id).queryKey, saved);
+        void queries.invalidateQueries({ queryKey: ['today'] });
+        void queries.invalidateQueries({ queryKey: ['routines'], predicate: ({ queryKey }) => queryKey[1] !== id });
+      },
+    });
+    saver.current = made;
+    return () => {
+      made.flush();
+      made.stop();
+    };
+  }, [id, base, queries]);
+
+  useEffect(() => {
+    if (shown.current === state.routine) return;
+    shown.current = state.routine;
+    saver.current?.edited({ ...server, ...state.routine });
+  }, [state.routine, server]);
+
+  useEffect(() => {
+    if (save.kind === 'saved') dropDraft(id);
+    else keepDraft(id, { version: save.version, routine: state.routine });
+  }, [id, save, state.routine]);
+
+  const take = useCallback((theirs: Routine) => {
+    const edited = editedOf(theirs);
+    shown.current = edited;
+    dispatch({ type: 'replace', routine: edited });
+    saver.current?.rebase(theirs.version);
+  }, []);
+
+  // Another window saved while nothing was unsaved here: take it quietly.
+  useEffect(() => {
+    if (save.kind === 'saved' && server.version > save.version) take(server);
+  }, [server, save, take]);
+
+  return {
+    state,
+    act: dispatch,
+    save,
+    takeTheirs: () => {
+      if (save.kind === 'stale') take(save.current);
+    },
+    saveMine: () => {
+      if (save.kind === 'stale') saver.current?.over(save.current.version);
+    },
+  };
+}

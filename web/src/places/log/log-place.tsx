@@ -1,0 +1,53 @@
+import { Select, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
+import { runsQuery } from '../../api/runs.queries.ts';
+import { studentsQuery } from '../../api/students.queries.ts';
+import { useStudentInHand } from '../../shell/student-in-hand.ts';
+import { Failure } from '../../ui/failure.tsx';
+import { Shape } from '../../ui/shape.tsx';
+import { RunChart } from './run-chart.tsx';
+import { RunTable } from './run-table.tsx';
+import classes from './log.module.css';
+
+const ALL = 'all';
+
+/** What was really sung: a picture for one student, a list for all. */
+export function LogPlace(): ReactElement {
+  const { t } = useTranslation();
+  const [address, setAddress] = useSearchParams();
+  const inHand = useStudentInHand();
+  const students = useQuery(studentsQuery).data ?? [];
+  const asked = address.get('student') ?? inHand?.id ?? ALL;
+  const studentId = students.some(({ id }) => id === asked) ? asked : undefined;
+  const runs = useQuery(runsQuery(studentId));
+  if (runs.error && !runs.data) return <Failure error={runs.error} onRetry={() => void runs.refetch()} />;
+  return (
+    <>
+      <div className={classes['heading']}>
+        <Title order={1} fz={32}>
+          {t('log.heading')}
+        </Title>
+        <Select
+          aria-label={t('log.headers.student')}
+          w={220}
+          data={[{ value: ALL, label: t('log.all') }, ...students.map(({ id, name }) => ({ value: id, label: name }))]}
+          value={studentId ?? ALL}
+          onChange={(student) => {
+            setAddress({ student: student ?? ALL }, { replace: true });
+          }}
+        />
+      </div>
+      {!runs.data && <Shape rows={8} height={36} />}
+      {runs.data?.length === 0 && <p>{t('log.empty')}</p>}
+      {runs.data && runs.data.length > 0 && (
+        <>
+          {studentId !== undefined && <RunChart runs={runs.data} />}
+          <RunTable runs={runs.data} />
+        </>
+      )}
+    </>
+  );
+}

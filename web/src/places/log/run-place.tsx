@@ -1,0 +1,116 @@
+import { Anchor, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { keyName, writeNote } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams } from 'react-router';
+import { runQuery, type RunDetail } from '../../api/runs.queries.ts';
+import { ApiProblem } from '../../api/problem.ts';
+import { Failure } from '../../ui/failure.tsx';
+import { clockText, momentText } from '../../ui/format.ts';
+import { Shape } from '../../ui/shape.tsx';
+import { useKeptRuns } from '../../runs/run-store.ts';
+import classes from './log.module.css';
+
+type Step = RunDetail['plan'][number];
+type Sung = RunDetail['sung'][number];
+
+/** The keys of one step: as planned above, as sung below. */
+function StepKeys({ step, sung }: { readonly step: Step; readonly sung: readonly Sung[] }): ReactElement {
+  const { t } = useTranslation();
+  const tempo = sung[0]?.tempo;
+  const nameOf = ({
+    tonic,
+    low,
+    high,
+  }: {
+    readonly tonic: number;
+    readonly low: number;
+    readonly high: number;
+  }): string => (step.kind === 'siren' ? `${writeNote(low)}–${writeNote(high)}` : keyName(tonic));
+  return (
+    <li className={classes['step']}>
+      <div>
+        <b>{step.name}</b>
+        <small>
+          {clockText(step.seconds)}
+          {tempo !== undefined && step.kind === 'pattern' && ` · ${t('log.tempo', { tempo })}`}
+        </small>
+      </div>
+      {step.keys.length === 0 ? (
+        <p className={classes['none']}>{t('log.noKeys')}</p>
+      ) : (
+        <dl>
+          <dt>{t('log.planned')}</dt>
+          <dd>
+            <ol aria-label={`${step.name}, ${t('log.planned')}`} className={classes['planned']}>
+              {step.keys.map((key, index) => (
+                <li key={index}>{nameOf(key)}</li>
+              ))}
+            </ol>
+          </dd>
+          <dt>{t('log.sung')}</dt>
+          <dd>
+            <ol aria-label={`${step.name}, ${t('log.sung')}`} className={classes['sung']}>
+              {sung.map((key) => (
+                <li key={key.id} data-outcome={key.outcome} title={t('bench.top', { note: writeNote(key.high) })}>
+                  {nameOf(key)}
+                  {key.outcome === 'skipped' && <small>{t('log.skipped')}</small>}
+                  {key.marks.length > 0 && (
+                    <small>{key.marks.map((mark) => t(`piano.marks.${mark}`)).join(', ')}</small>
+                  )}
+                </li>
+              ))}
+            </ol>
+          </dd>
+        </dl>
+      )}
+    </li>
+  );
+}
+
+/** One run, key by key: the plan as it stood, and what was really sung. */
+export function RunPlace(): ReactElement {
+  const { t } = useTranslation();
+  const { runId = '' } = useParams();
+  const kept = useKeptRuns().some(({ id }) => id === runId);
+  const query = useQuery({
+    ...runQuery(runId),
+    retry: (count, error) => (kept || !(error instanceof ApiProblem)) && count < 200,
+    retryDelay: 800,
+  });
+  const run = query.data;
+  if (query.error && !run) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
+  if (!run)
+    return (
+      <>
+        {kept && <p>{t('piano.kept')}</p>}
+        <Shape rows={6} height={52} />
+      </>
+    );
+  const { lowest, highest } = run;
+  return (
+    <>
+      <Anchor component={Link} to={`/log?student=${run.studentId}`} className={classes['back'] ?? ''}>
+        ← {t('log.back')}
+      </Anchor>
+      <Title order={1} fz={32}>
+        {run.studentName}, {run.routineName}
+      </Title>
+      <p className={classes['facts']}>
+        {momentText(run.startedAt)} · {t('log.keysOf', { sung: run.sungKeys, planned: run.plannedKeys })}
+        {lowest !== null && highest !== null && ` · ${writeNote(lowest)} – ${writeNote(highest)}`}
+        {run.ease !== null && ` · ${t('log.easeOf', { ease: run.ease })}`}
+        {run.conditions.length > 0 &&
+          ` · ${t('log.sungAs', { conditions: run.conditions.map((name) => t(`conditions.${name}`).toLowerCase()).join(', ') })}`}
+        {run.endedAt === null && ` · ${t('log.open')}`}
+      </p>
+      {run.note && <blockquote className={classes['quote']}>{run.note}</blockquote>}
+      <ol className={classes['steps']}>
+        {run.plan.map((step) => (
+          <StepKeys key={step.stepId} step={step} sung={run.sung.filter(({ stepId }) => stepId === step.stepId)} />
+        ))}
+      </ol>
+    </>
+  );
+}

@@ -1,0 +1,36 @@
+import { UnstyledButton } from '@mantine/core';
+import { currentKey, STOP_MARKS, type RunState } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { KeyCap } from '../../ui/key-cap.tsx';
+import { MARK_KEYS } from './use-run-keys.ts';
+import type { Running } from './use-run.ts';
+import classes from './run.module.css';
+
+/** Marks on the key being sung; the four that stop stand apart. */
+export function MarkButtons({ running, state }: { readonly running: Running; readonly state: RunState }): ReactElement {
+  const { t } = useTranslation();
+  const hasKeys = currentKey(state) !== undefined;
+  return (
+    <div className={classes['marks']}>
+      {MARK_KEYS.map(([mark, key]) => (
+        <UnstyledButton
+          key={mark}
+          className={classes['mark'] ?? ''}
+          data-stops={STOP_MARKS.has(mark)}
+          disabled={!hasKeys && !STOP_MARKS.has(mark)}
+          aria-pressed={state.marks.includes(mark)}
+          onPointerUp={({ currentTarget }) => {
+            currentTarget.blur();
+          }}
+          onClick={() => {
+            running.mark(mark);
+          }}
+        >
+          {t(`piano.marks.${mark}`)} <KeyCap>{key.toUpperCase()}</KeyCap>
+        </UnstyledButton>
+      ))}
+      <span className={classes['marksHint']}>{t('piano.marksHint')}</span>
+    </div>
+  );
+}

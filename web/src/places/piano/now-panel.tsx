@@ -1,0 +1,135 @@
+import { useElementSize } from '@mantine/hooks';
+import {
+  breathMoment,
+  currentKey,
+  currentStep,
+  keyName,
+  writeNote,
+  type Exercise,
+  type RunState,
+} from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { layRunStones } from '../../flight/stones.layout.ts';
+import { Stones } from '../../flight/stones.tsx';
+import { clockText } from '../../ui/format.ts';
+import classes from './run.module.css';
+
+interface NowPanelProps {
+  readonly state: RunState;
+  readonly exercise: Exercise | undefined;
+  readonly elapsed: number;
+}
+
+const MOST_SYLLABLES = 6;
+
+/** The syllables as they are sung, the first one strong. */
+function Syllables({ state, exercise }: Omit<NowPanelProps, 'elapsed'>): ReactElement | null {
+  const step = currentStep(state);
+  const events = step?.ladder?.pattern.events ?? [];
+  const sung = events.flatMap(({ syllable, continues }) => (syllable === undefined || continues ? [] : syllable));
+  const plain = exercise && 'syllables' in exercise.work ? (exercise.work.syllables ?? '') : '';
+  const [first, ...others] = sung.length > 0 ? sung : [plain];
+  const shown = others.slice(0, MOST_SYLLABLES - 1).join(' ');
+  if (!first) return null;
+  return (
+    <p className={`${classes['syllables'] ?? ''} heading`}>
+      <b>{first}</b> {shown}
+      {others.length >= MOST_SYLLABLES || others.length === 0 ? ' …' : ''}
+    </p>
+  );
+}
+
+/** A step without keys: its clock, and what to do at this moment. */
+function StillNow({ state, exercise, elapsed }: NowPanelProps): ReactElement {
+  const { t } = useTranslation();
+  const step = currentStep(state);
+  const work = exercise?.work;
+  const lasts = (step?.seconds ?? 0) - (step?.setUpSeconds ?? 0);
+  const cycles = work?.kind === 'breath' && work.counts ? work.counts : null;
+  const moment =
+    cycles && state.begun
+      ? breathMoment(
+          {
+            ...cycles,
+            cycles: Math.max(
+              1,
+              Math.round(
+                (lasts * cycles.countTempo) /
+                  60 /
+                  (cycles.inCounts + cycles.holdCounts + cycles.outCounts + cycles.restCounts),
+              ),
+            ),
+          },
+          elapsed,
+        )
+      : null;
+  const prompts = work?.kind === 'timed' ? work.prompts : work?.kind === 'spoken' ? [work.text] : [];
+  const prompt = prompts[Math.min(prompts.length - 1, Math.floor((elapsed / Math.max(1, lasts)) * prompts.length))];
+  return (
+    <section className={classes['still']}>
+      <p className={`${classes['count'] ?? ''} heading`}>
+        {moment ? `${moment.phase} ${String(moment.count)}` : clockText(lasts - elapsed)}
+      </p>
+      {moment && cycles && (
+        <p className={classes['prompt']}>
+          {clockText(lasts - elapsed)} ·{' '}
+          {t('piano.of', {
+            done: moment.cycle,
+            count: Math.round(
+              (lasts * cycles.countTempo) /
+                60 /
+                (cycles.inCounts + cycles.holdCounts + cycles.outCounts + cycles.restCounts),
+            ),
+          })}
+        </p>
+      )}
+      {prompt && <p className={`${classes['prompt'] ?? ''} heading`}>{prompt}</p>}
+    </section>
+  );
+}
+
+/** The key now in letters that carry across a room, and the way it has come and will go. */
+export function NowPanel({ state, exercise, elapsed }: NowPanelProps): ReactElement {
+  const { t } = useTranslation();
+  const { ref, width, height } = useElementSize();
+  const step = currentStep(state);
+  const key = currentKey(state);
+  if (!step || !key) return <StillNow state={state} exercise={exercise} elapsed={elapsed} />;
+  const path = layRunStones(step.keys, Math.max(260, width), Math.max(180, height));
+  const top = Math.max(...step.keys.map(({ high }) => high));
+  const turns = path.turnIndex > 0 && path.turnIndex < step.keys.length - 1;
+  const marksAt = (index: number): string => {
+    const there = step.keys[index];
+    const sung = state.sung
+      .filter((other) => other.stepId === step.stepId && other.tonic === there?.tonic && other.leg === there.leg)
+      .at(-1);
+    const marks = index === state.keyIndex ? state.marks : index < state.keyIndex ? (sung?.marks ?? []) : [];
+    return marks.map((mark) => t(`piano.marks.${mark}`)).join(' ');
+  };
+  const isGlide = step.kind === 'siren';
+  return (
+    <section className={classes['now']}>
+      <div className={classes['key']}>
+        <small>
+          {isGlide ? t('piano.glideNow', { index: state.keyIndex + 1, count: step.keys.length }) : t('piano.now')}
+        </small>
+        <output className={`${classes['letter'] ?? ''} heading`} aria-live="assertive" data-glide={isGlide}>
+          {isGlide ? `${writeNote(key.low)} – ${writeNote(key.high)}` : keyName(key.tonic)}
+        </output>
+        <Syllables state={state} exercise={exercise} />
+      </div>
+      <div ref={ref} className={classes['way']}>
+        <Stones
+          path={path}
+          current={state.keyIndex}
+          marksAt={marksAt}
+          under={({ id }) =>
+            id === path.stones.at(-1)?.id && step.keys.at(-1)?.leg === 'home' ? [t('piano.home')] : []
+          }
+          {...(turns && { turnText: t('piano.turnTop', { note: writeNote(top) }) })}
+        />
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,76 @@
+import { Button } from '@mantine/core';
+import { currentKey, currentStep, secondsLeft, type Exercise } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { Student } from '../../api/students.queries.ts';
+import { Brand } from '../../shell/brand.tsx';
+import { clockText } from '../../ui/format.ts';
+import { KeyCap } from '../../ui/key-cap.tsx';
+import { ActButtons } from './act-buttons.tsx';
+import { MarkButtons } from './mark-buttons.tsx';
+import { NowPanel } from './now-panel.tsx';
+import type { KeptRun } from '../../runs/run-store.ts';
+import { SayBand } from './say-band.tsx';
+import { SoundState } from './sound-state.tsx';
+import { StopCard } from './stop-card.tsx';
+import { useRunKeys } from './use-run-keys.ts';
+import { useRun } from './use-run.ts';
+import classes from './run.module.css';
+
+interface RunScreenProps {
+  readonly run: KeptRun;
+  readonly student: Student;
+  readonly shelf: ReadonlyMap<string, Exercise>;
+}
+
+/** The run-through: readable from two metres, every act one key or tap. */
+export function RunScreen({ run, student, shelf }: RunScreenProps): ReactElement | null {
+  const { t } = useTranslation();
+  const { state } = run;
+  const running = useRun(run, student);
+  const step = currentStep(state);
+  const isStopped = state.phase === 'stopped';
+  useRunKeys(running, state, !isStopped);
+  if (!step) return null;
+  const exercise = shelf.get(step.exerciseId);
+  const isPaused = state.phase === 'paused';
+  const left = secondsLeft(state);
+  const inKey = Math.min(running.elapsed, currentKey(state)?.seconds ?? step.seconds);
+  const total = state.steps.reduce((sum, { seconds }) => sum + seconds, 0);
+  return (
+    <main className={classes['run']}>
+      <header>
+        <Brand />
+        <h1 className="heading">{step.name}</h1>
+        <span className={classes['place']}>
+          {t('piano.step', { step: state.stepIndex + 1, count: state.steps.length })}
+        </span>
+        <div className={classes['progress']} aria-hidden>
+          <span style={{ width: `${String(100 - Math.min(100, ((left.run - inKey) / total) * 100))}%` }} />
+        </div>
+        <span className={classes['left']}>
+          <b>{clockText(left.run - inKey)}</b> {t('piano.left')} · {t('piano.stepLeft')}{' '}
+          <b>{clockText(left.step - inKey)}</b>
+        </span>
+        <SoundState />
+        <Button
+          size="md"
+          className={classes['pause'] ?? ''}
+          rightSection={<KeyCap>{t('piano.keys.pause')}</KeyCap>}
+          onClick={() => {
+            running.act(isPaused ? 'resume' : 'pause');
+          }}
+        >
+          {isPaused ? t('piano.resume') : t('piano.pause')}
+        </Button>
+      </header>
+      <NowPanel state={state} exercise={exercise} elapsed={running.elapsed} />
+      <SayBand state={state} exercise={exercise} />
+      <footer>
+        <MarkButtons running={running} state={state} />
+        <ActButtons running={running} state={state} />
+      </footer>
+      {isStopped && <StopCard running={running} state={state} />}
+    </main>
+  );
+}

@@ -1,0 +1,85 @@
+import {
+  countdownOf,
+  cueFor,
+  currentKey,
+  currentStep,
+  keyName,
+  nextKey,
+  writeNote,
+  type Exercise,
+  type RunState,
+} from '@soft-lark/core';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { sessionQuery } from '../../api/session.queries.ts';
+import classes from './run.module.css';
+
+interface SayBandProps {
+  readonly state: RunState;
+  readonly exercise: Exercise | undefined;
+}
+
+function useCountWords(): (state: RunState) => { readonly to: string; readonly words: string } | null {
+  const { t } = useTranslation();
+  const numbers = t('piano.numbers', { returnObjects: true });
+  return (state) => {
+    const count = countdownOf(state);
+    if (!count) return null;
+    const to = { turn: t('piano.toTurn'), home: t('piano.toHome'), end: t('piano.toEnd') }[count.to];
+    if (count.keys === 0) return { to, words: count.to === 'turn' ? t('piano.turnHere') : t('piano.here') };
+    return {
+      to,
+      words:
+        count.keys === 1 ? t('piano.lastOne') : t('piano.more', { number: numbers[count.keys] ?? String(count.keys) }),
+    };
+  };
+}
+
+/** What to say, how many keys to the turn, and what comes next. */
+export function SayBand({ state, exercise }: SayBandProps): ReactElement {
+  const { t } = useTranslation();
+  const approach = useQuery(sessionQuery).data?.approach ?? {};
+  const countWords = useCountWords();
+  const step = currentStep(state);
+  const key = currentKey(state);
+  const keys = step?.keys ?? [];
+  const place = {
+    zone: key?.zone ?? ('low' as const),
+    isTop: key !== undefined && key.high === Math.max(...keys.map(({ high }) => high)) && keys.length > 2,
+    isLast: keys.length > 0 && state.keyIndex === keys.length - 1,
+    index: state.keyIndex,
+  };
+  const count = countWords(state);
+  const next = nextKey(state);
+  const later = state.steps[state.stepIndex + 1];
+  return (
+    <section className={classes['band']}>
+      <div>
+        <small>{t('piano.say')}</small>
+        <p className={`${classes['cue'] ?? ''} heading`}>{exercise ? cueFor(exercise, place, approach) : ''}</p>
+      </div>
+      <div>
+        <small>{count?.to ?? ''}</small>
+        <p className={`${classes['countWords'] ?? ''} heading`} aria-live="polite" data-testid="count">
+          {count?.words ?? ''}
+        </p>
+      </div>
+      <div>
+        <small>{t('piano.next')}</small>
+        {next && step?.kind === 'pattern' ? (
+          <p className={classes['nextKey']}>
+            <span className="heading">{keyName(next.tonic)}</span>
+            <small>{t('piano.top', { note: writeNote(next.high) })}</small>
+          </p>
+        ) : (
+          <p className={`${classes['nextStep'] ?? ''} heading`}>
+            {next
+              ? t('piano.glideNow', { index: state.keyIndex + 2, count: keys.length })
+              : (later?.name ?? t('piano.thenEnd'))}
+          </p>
+        )}
+      </div>
+    </section>
+  );
+}

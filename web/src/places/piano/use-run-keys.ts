@@ -1,0 +1,74 @@
+import { useHotkeys } from '@mantine/hooks';
+import type { Mark, RunState } from '@soft-lark/core';
+import type { Running } from './use-run.ts';
+
+/** Every mark and the key that sets it. */
+export const MARK_KEYS: readonly (readonly [Mark, string])[] = [
+  ['strain', 's'],
+  ['crack', 'c'],
+  ['pitch', 'p'],
+  ['breath', 'b'],
+  ['tension', 't'],
+  ['easy', 'e'],
+  ['pain', '1'],
+  ['tickle', '2'],
+  ['cough', '3'],
+  ['dizzy', '4'],
+];
+
+const TYPING = ['INPUT', 'TEXTAREA', 'SELECT'];
+
+/** The keyboard of the run-through; page down is the pedal of a page-turner. */
+export function useRunKeys({ act, mark }: Running, state: RunState, isOn: boolean): void {
+  const when = (work: () => void) => () => {
+    if (isOn) work();
+  };
+  const next = when(() => {
+    act('next');
+  });
+  const pause = when(() => {
+    act(state.phase === 'paused' ? 'resume' : 'pause');
+  });
+  useHotkeys([
+    ['ArrowRight', next],
+    ['PageDown', next],
+    [
+      'r',
+      when(() => {
+        act('again');
+      }),
+    ],
+    [
+      'k',
+      when(() => {
+        act('skip');
+      }),
+    ],
+    [
+      'ArrowDown',
+      when(() => {
+        act('turn-back');
+      }),
+    ],
+    [
+      'h',
+      when(() => {
+        act('home');
+      }),
+    ],
+    [
+      'n',
+      when(() => {
+        act('next-step');
+      }),
+    ],
+    ...MARK_KEYS.map(([name, key]): [string, () => void] => [
+      key,
+      when(() => {
+        mark(name);
+      }),
+    ]),
+  ]);
+  // A focused button answers the space bar itself.
+  useHotkeys([['space', pause]], [...TYPING, 'BUTTON']);
+}

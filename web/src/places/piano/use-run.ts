@@ -1,0 +1,90 @@
+import {
+  currentKey,
+  currentStep,
+  glideSound,
+  keySound,
+  neverSounded,
+  type RunAction,
+  type RunKey,
+  type RunStep,
+} from '@soft-lark/core';
+import { useCallback, useEffect, useEffectEvent, useState } from 'react';
+import { v7 } from 'uuid';
+import type { Student } from '../../api/students.queries.ts';
+import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts';
+import { pitchesOf } from './run-plan.ts';
+import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
+
+type Act = Exclude<RunAction['type'], 'mark'>;
+
+export interface Running {
+  readonly act: (type: Act) => void;
+  readonly mark: (mark: Extract<RunAction, { type: 'mark' }>['mark']) => void;
+  /** Seconds since the key being sung, or the step without keys, began; stands still in a pause. */
+  readonly elapsed: number;
+}
+
+function soundOf(step: RunStep, key: RunKey, voice: Student['voice']): ReturnType<typeof keySound> {
+  if (!step.ladder) return glideSound(key.tonic, key.low, key.high);
+  const { pattern, cueBeats = 4 } = step.ladder;
+  return keySound({ pattern, tonic: key.tonic, tempo: key.tempo, cueBeats, avoid: neverSounded(voice) });
+}
+
+function actionOf(type: Act, heard: boolean): RunAction {
+  if (type === 'pause' || type === 'resume') return { type };
+  return type === 'next-step' || type === 'finish' ? { type, id: v7(), heard } : { type, id: v7() };
+}
+
+const TICK_SECONDS = 0.25;
+
+/** Conducts a run: acts are kept first, then heard. */
+export function useRun(run: KeptRun, student: Student): Running {
+  const { state } = run;
+  const step = currentStep(state);
+  const key = currentKey(state);
+  const moment = `${String(state.stepIndex)}/${String(state.keyIndex)}/${String(state.sung.length)}/${String(state.begun)}`;
+  const [clock, setClock] = useState({ moment, seconds: 0 });
+  const elapsed = clock.moment === moment ? clock.seconds : 0;
+  const isGoing = state.phase === 'singing' && state.begun;
+
+  const load = useEffectEvent(() => loadPiano(pitchesOf(run.state)));
+  useEffect(() => {
+    void load();
+    return stopPiano;
+  }, [run.id]);
+
+  useEffect(() => {
+    if (!isGoing) return undefined;
+    const timer = setInterval(() => {
+      setClock((last) => ({ moment, seconds: last.moment === moment ? last.seconds + TICK_SECONDS : TICK_SECONDS }));
+    }, TICK_SECONDS * 1000);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [moment, isGoing]);
+
+  // Each key is played when it comes, and again after a pause.
+  const sound = useEffectEvent(() => {
+    if (step && key) playPiano(soundOf(step, key, student.voice));
+  });
+  useEffect(() => {
+    if (isGoing) sound();
+    else stopPiano();
+  }, [moment, isGoing]);
+
+  const heard = state.begun && elapsed >= (key?.cueSeconds ?? 0);
+  const act = useCallback(
+    (type: Act) => {
+      void wakePiano();
+      actOnRun(run.id, actionOf(type, heard), new Date());
+    },
+    [run.id, heard],
+  );
+  const mark = useCallback<Running['mark']>(
+    (name) => {
+      actOnRun(run.id, { type: 'mark', mark: name, id: v7() }, new Date());
+    },
+    [run.id],
+  );
+  return { act, mark, elapsed };
+}

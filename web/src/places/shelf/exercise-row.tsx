@@ -1,0 +1,48 @@
+import { writeNote, type Exercise, type LaidStep } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Contour } from '../../flight/contour.tsx';
+import { clockText } from '../../ui/format.ts';
+import classes from './shelf.module.css';
+
+interface ExerciseRowProps {
+  readonly exercise: Exercise;
+  readonly placed: LaidStep | null;
+}
+
+function PlacedText({ placed }: { readonly placed: LaidStep | null }): ReactElement {
+  const { t } = useTranslation();
+  if (!placed) return <span />;
+  if (placed.problem) return <span className={classes['problem']}>{placed.problem.message}</span>;
+  if (placed.lowest === null || placed.highest === null) return <span />;
+  const keys =
+    placed.laid?.kind === 'pattern' ? t('shelf.keys', { count: placed.laid.ladder.rungs.length }) : t('bench.glide');
+  return (
+    <span>
+      {writeNote(placed.lowest)}–{writeNote(placed.highest)} · {keys}
+    </span>
+  );
+}
+
+/** One exercise in a list: its shape, what it is sung on, and what it comes to for the student in hand. */
+export function ExerciseRow({ exercise, placed }: ExerciseRowProps): ReactElement {
+  const { t } = useTranslation();
+  const { work } = exercise;
+  const sungOn = 'syllables' in work ? (work.syllables ?? '') : '';
+  return (
+    <>
+      <Contour exercise={exercise} />
+      <span className={classes['name']}>
+        <b>{exercise.name}</b>
+        <small>
+          {t(`stages.${exercise.stage}`)}
+          {work.kind === 'pattern' && ` · ${work.pattern}`}
+        </small>
+      </span>
+      <span className={classes['syllables']}>{sungOn.replace('*', '')}</span>
+      <span>{t('shelf.load', { load: exercise.load })}</span>
+      <PlacedText placed={placed} />
+      <span className={classes['time']}>{placed && !placed.problem ? clockText(placed.seconds) : ''}</span>
+    </>
+  );
+}

@@ -1,0 +1,56 @@
+import { ActionIcon, Button, Fieldset, Group, Select, Stack } from '@mantine/core';
+import type { UseFormReturnType } from '@mantine/form';
+import { IconX } from '@tabler/icons-react';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { NoteField } from '../../ui/note-field.tsx';
+import type { VoiceValues } from './voice-form.values.ts';
+
+const KINDS = ['never-sounded', 'not-held', 'not-loud', 'not-heavy'] as const;
+
+interface PairRowsProps {
+  readonly form: UseFormReturnType<VoiceValues>;
+  readonly list: 'bridges' | 'avoid';
+  readonly legend: string;
+  readonly addLabel: string;
+}
+
+/** Rows of a lower and an upper note: bridges, or zones with their kind. */
+export function PairRows({ form, list, legend, addLabel }: PairRowsProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <Fieldset legend={legend}>
+      <Stack gap="sm">
+        {form.values[list].map((_, index) => (
+          <Group key={index} align="flex-end" wrap="nowrap">
+            <NoteField label={t('students.from')} {...form.getInputProps(`${list}.${String(index)}.low`)} />
+            <NoteField label={t('students.to')} {...form.getInputProps(`${list}.${String(index)}.high`)} />
+            {list === 'avoid' && (
+              <Select
+                label={t('students.kind')}
+                data={KINDS.map((kind) => ({ value: kind, label: t(`students.zoneKinds.${kind}`) }))}
+                {...form.getInputProps(`${list}.${String(index)}.kind`)}
+              />
+            )}
+            <ActionIcon
+              aria-label={t('students.remove')}
+              onClick={() => {
+                form.removeListItem(list, index);
+              }}
+            >
+              <IconX size={18} />
+            </ActionIcon>
+          </Group>
+        ))}
+        <Button
+          size="sm"
+          onClick={() => {
+            form.insertListItem(list, { low: undefined, high: undefined, kind: 'never-sounded' });
+          }}
+        >
+          {addLabel}
+        </Button>
+      </Stack>
+    </Fieldset>
+  );
+}

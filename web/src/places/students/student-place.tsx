@@ -1,0 +1,89 @@
+import { Button, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useNavigate, useParams } from 'react-router';
+import { studentTodayQuery } from '../../api/students.queries.ts';
+import { useNewRoutine } from '../../api/use-new-routine.ts';
+import { useTakeInHand } from '../../shell/student-in-hand.ts';
+import { Failure } from '../../ui/failure.tsx';
+import { Shape } from '../../ui/shape.tsx';
+import { StudentRoutines } from './student-routines.tsx';
+import { StudentRuns } from './student-runs.tsx';
+import { VoiceForm } from './voice-form.tsx';
+import { VoiceView } from './voice-view.tsx';
+import classes from './students.module.css';
+
+const TABS = ['voice', 'routines', 'runs'] as const;
+
+/** One student: the voice file, routines and runs. */
+export function StudentPlace(): ReactElement {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const { studentId = '', tab = 'voice' } = useParams();
+  const today = useQuery(studentTodayQuery(studentId));
+  const build = useNewRoutine();
+  const [isEditing, setEditing] = useState(false);
+  useTakeInHand(today.data?.student.id);
+  if (today.error && !today.data) return <Failure error={today.error} onRetry={() => void today.refetch()} />;
+  if (!today.data) return <Shape rows={3} height={140} />;
+  const { student } = today.data;
+  const { voice } = student;
+  const about = [
+    t(`voices.${voice.type}`),
+    ...(voice.age === undefined ? [] : [String(voice.age)]),
+    t(`styles.${voice.style}`),
+  ].join(' · ');
+  return (
+    <>
+      <div className={classes['heading']}>
+        <div>
+          <Title order={1} fz={32}>
+            {student.name}
+          </Title>
+          <small>{about}</small>
+        </div>
+        <nav aria-label={student.name}>
+          {TABS.map((name) => (
+            <Link
+              key={name}
+              to={name === 'voice' ? `/students/${studentId}` : `/students/${studentId}/${name}`}
+              aria-current={tab === name ? 'page' : undefined}
+            >
+              {t(`students.tabs.${name}`)}
+            </Link>
+          ))}
+        </nav>
+        {tab === 'voice' && !isEditing && (
+          <Button
+            onClick={() => {
+              setEditing(true);
+            }}
+          >
+            {t('students.edit')}
+          </Button>
+        )}
+        <Button
+          variant="filled"
+          loading={build.isPending}
+          onClick={() => {
+            build.mutate(student, { onSuccess: ({ id }) => void navigate(`/routines/${id}`) });
+          }}
+        >
+          {t('students.newRoutine')}
+        </Button>
+      </div>
+      {tab === 'routines' && <StudentRoutines today={today.data} />}
+      {tab === 'runs' && <StudentRuns studentId={studentId} />}
+      {tab === 'voice' && !isEditing && <VoiceView today={today.data} />}
+      {tab === 'voice' && isEditing && (
+        <VoiceForm
+          student={student}
+          onDone={() => {
+            setEditing(false);
+          }}
+        />
+      )}
+    </>
+  );
+}

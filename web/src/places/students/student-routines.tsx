@@ -1,0 +1,46 @@
+import { Button } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { writeNote } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { layFor } from '../../api/lay.ts';
+import { routinesQuery, shelfQuery } from '../../api/routines.queries.ts';
+import type { StudentToday } from '../../api/students.queries.ts';
+import { SmallFlight } from '../../flight/small-flight.tsx';
+import { useNow } from '../../ui/clock.ts';
+import { clockText } from '../../ui/format.ts';
+import { Shape } from '../../ui/shape.tsx';
+import classes from './students.module.css';
+
+/** The routines of one student, each worked out for today. */
+export function StudentRoutines({ today }: { readonly today: StudentToday }): ReactElement {
+  const { t } = useTranslation();
+  const now = useNow();
+  const { student, conditions } = today;
+  const routines = useQuery(routinesQuery(student.id)).data;
+  const shelf = useQuery(shelfQuery).data;
+  if (!routines || !shelf) return <Shape rows={2} />;
+  if (routines.length === 0) return <p>{t('students.noRoutines')}</p>;
+  return (
+    <>
+      {routines.map((routine) => {
+        const laid = layFor(routine, student, conditions, shelf, now);
+        const { lowest, highest } = laid;
+        return (
+          <div key={routine.id} className={classes['routine']}>
+            <Link to={`/routines/${routine.id}`}>{routine.name}</Link>
+            <SmallFlight routine={laid} isNext={false} />
+            <span>
+              {t('bench.of', { length: clockText(laid.seconds), budget: clockText(routine.minutes * 60) })}
+              {lowest !== null && highest !== null && ` · ${writeNote(lowest)} – ${writeNote(highest)}`}
+            </span>
+            <Button component={Link} to={`/sing/${routine.id}`}>
+              {t('today.sing')}
+            </Button>
+          </div>
+        );
+      })}
+    </>
+  );
+}

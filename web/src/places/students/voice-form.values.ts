@@ -1,0 +1,123 @@
+import type { AvoidZone, ChangingStage, Style, VoiceType } from '@soft-lark/core';
+import type { Student } from '../../api/students.queries.ts';
+import type { NoteValue } from '../../ui/note-field.tsx';
+
+interface ZoneValues {
+  readonly low: NoteValue;
+  readonly high: NoteValue;
+  readonly kind: AvoidZone['kind'];
+}
+
+/** A voice file as its form holds it: every field typed, some still unreadable. */
+export interface VoiceValues {
+  readonly name: string;
+  readonly note: string;
+  readonly type: VoiceType;
+  readonly changingStage: ChangingStage;
+  readonly style: Style;
+  readonly age: number | '';
+  readonly goals: string;
+  readonly low: NoteValue;
+  readonly high: NoteValue;
+  readonly reachLow: NoteValue;
+  readonly reachHigh: NoteValue;
+  readonly date: string;
+  readonly speakingNote: NoteValue;
+  readonly hardFloor: NoteValue;
+  readonly hardCeiling: NoteValue;
+  readonly beltCeiling: NoteValue;
+  readonly margin: number;
+  readonly bridges: readonly Omit<ZoneValues, 'kind'>[];
+  readonly avoid: readonly ZoneValues[];
+}
+
+export function valuesOf({ name, note, voice }: Student, today: string): VoiceValues {
+  const { measured } = voice;
+  return {
+    name,
+    note,
+    type: voice.type,
+    changingStage: voice.changingStage ?? 'second',
+    style: voice.style,
+    age: voice.age ?? '',
+    goals: voice.goals.join('\n'),
+    low: measured?.low,
+    high: measured?.high,
+    reachLow: measured?.reachLow,
+    reachHigh: measured?.reachHigh,
+    date: measured?.date ?? today,
+    speakingNote: voice.speakingNote,
+    hardFloor: voice.hardFloor,
+    hardCeiling: voice.hardCeiling,
+    beltCeiling: voice.beltCeiling,
+    margin: voice.margin ?? 1,
+    bridges: voice.bridges.map(({ low, high }) => ({ low, high })),
+    avoid: voice.avoid.map(({ low, high, kind }) => ({ low, high, kind })),
+  };
+}
+
+function optional<K extends string>(name: K, value: NoteValue): Partial<Record<K, number>> {
+  return typeof value === 'number' ? ({ [name]: value } as Record<K, number>) : {};
+}
+
+/** The file a form stands for; half-filled rows are left out. */
+export function fileOf(values: VoiceValues): Pick<Student, 'name' | 'note' | 'voice'> {
+  const { type, style, age, low, high, date } = values;
+  const hasRange = typeof low === 'number' && typeof high === 'number';
+  const pairs = <T extends Omit<ZoneValues, 'kind'>>(rows: readonly T[]): (T & { low: number; high: number })[] =>
+    rows.filter(
+      (row): row is T & { low: number; high: number } => typeof row.low === 'number' && typeof row.high === 'number',
+    );
+  return {
+    name: values.name,
+    note: values.note,
+    voice: {
+      type,
+      style,
+      ...(type === 'changing' && { changingStage: values.changingStage }),
+      ...(typeof age === 'number' && { age }),
+      goals: values.goals
+        .split('\n')
+        .map((goal) => goal.trim())
+        .filter(Boolean),
+      bridges: pairs(values.bridges).map((bridge) => ({ low: bridge.low, high: bridge.high })),
+      avoid: pairs(values.avoid).map((zone) => ({ low: zone.low, high: zone.high, kind: zone.kind })),
+      ...(hasRange && {
+        measured: {
+          low,
+          high,
+          ...optional('reachLow', values.reachLow),
+          ...optional('reachHigh', values.reachHigh),
+          date,
+        },
+      }),
+      ...optional('speakingNote', values.speakingNote),
+      ...optional('hardFloor', values.hardFloor),
+      ...optional('hardCeiling', values.hardCeiling),
+      ...optional('beltCeiling', values.beltCeiling),
+      margin: values.margin,
+    },
+  };
+}
+
+const NOTES = [
+  'low',
+  'high',
+  'reachLow',
+  'reachHigh',
+  'speakingNote',
+  'hardFloor',
+  'hardCeiling',
+  'beltCeiling',
+] as const;
+
+/** Fields that hold something which is no note, by name. */
+export function unreadable(values: VoiceValues): readonly string[] {
+  const single = NOTES.filter((field) => values[field] === null);
+  const rows = (['bridges', 'avoid'] as const).flatMap((list) =>
+    values[list].flatMap((row, index) =>
+      (['low', 'high'] as const).filter((end) => row[end] === null).map((end) => `${list}.${String(index)}.${end}`),
+    ),
+  );
+  return [...single, ...rows];
+}

@@ -1,0 +1,117 @@
+import { Button } from '@mantine/core';
+import { missingBeforeRun, writeNote, type Exercise, type LaidRoutine } from '@soft-lark/core';
+import { useMemo, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useNavigate } from 'react-router';
+import { layFor } from '../../api/lay.ts';
+import type { LessonToday } from '../../api/students.queries.ts';
+import { useCondition } from '../../api/use-condition.ts';
+import { useNewRoutine } from '../../api/use-new-routine.ts';
+import { SmallFlight } from '../../flight/small-flight.tsx';
+import { ConditionPicker } from '../../ui/condition-picker.tsx';
+import { clockText, recentDayText } from '../../ui/format.ts';
+import { KeyCap } from '../../ui/key-cap.tsx';
+import classes from './today.module.css';
+
+interface LessonRowProps {
+  readonly lesson: LessonToday;
+  readonly isNext: boolean;
+  readonly exercises: ReadonlyMap<string, Exercise>;
+  readonly now: Date;
+}
+
+function TodayLine({
+  lesson,
+  laid,
+}: {
+  readonly lesson: LessonToday;
+  readonly laid: LaidRoutine | null;
+}): ReactElement {
+  const { t } = useTranslation();
+  const { routine, student } = lesson;
+  if (missingBeforeRun(student.voice).length > 0) return <p className={classes['line']}>{t('today.needs')}</p>;
+  if (!routine || !laid) return <p className={classes['none']}>{t('today.noRoutine')}</p>;
+  if (laid.lowest === null || laid.highest === null)
+    return <p className={classes['line']}>{t('today.nothingSings')}</p>;
+  const budget = routine.minutes * 60;
+  const leftOut = laid.steps.filter(({ problem }) => problem).length;
+  return (
+    <p className={classes['line']}>
+      {t('today.line', {
+        name: routine.name,
+        length: clockText(laid.seconds),
+        budget: clockText(budget),
+        low: writeNote(laid.lowest),
+        high: writeNote(laid.highest),
+      })}{' '}
+      {laid.seconds > budget && t('today.overBudget', { over: clockText(laid.seconds - budget) })}{' '}
+      {leftOut > 0 && t('today.leftOut', { count: leftOut })}
+    </p>
+  );
+}
+
+/** One lesson: whose it is, how the voice is today, what is ready, and the one press to begin. */
+export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): ReactElement {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const { student, conditions, routine, lastRun } = lesson;
+  const setCondition = useCondition(student.id);
+  const build = useNewRoutine();
+  const laid = useMemo(
+    () => (routine ? layFor(routine, student, conditions, exercises, now) : null),
+    [routine, student, conditions, exercises, now],
+  );
+  const { voice } = student;
+  const last = lastRun && {
+    day: recentDayText(lastRun.startedAt, now),
+    high: lastRun.highest === null ? '–' : writeNote(lastRun.highest),
+    ease: lastRun.ease ?? '–',
+  };
+  return (
+    <li className={classes['lesson']} data-next={isNext}>
+      <div className={classes['time']}>
+        <span className="heading">{lesson.lesson.startsAt}</span>
+        <small>{t('today.minutes', { count: lesson.lesson.minutes })}</small>
+      </div>
+      <div className={classes['who']}>
+        <Link to={`/students/${student.id}`}>{student.name}</Link>
+        <small>
+          {t(`voices.${voice.type}`)} · {t(`styles.${voice.style}`)}
+        </small>
+      </div>
+      <div className={classes['how']}>
+        <ConditionPicker value={conditions} onChange={setCondition} />
+        <small>{last ? t('today.lastRun', last) : t('today.neverRun')}</small>
+      </div>
+      <TodayLine lesson={lesson} laid={laid} />
+      <Link
+        to={routine ? `/routines/${routine.id}` : `/students/${student.id}`}
+        className={classes['flight']}
+        aria-label={routine?.name ?? student.name}
+      >
+        {laid && <SmallFlight routine={laid} isNext={isNext} />}
+      </Link>
+      {routine ? (
+        <Button
+          component={Link}
+          to={`/sing/${routine.id}`}
+          aria-label={`${t('today.sing')}, ${student.name}`}
+          variant={isNext ? 'filled' : 'default'}
+          rightSection={isNext ? <KeyCap>↵</KeyCap> : undefined}
+        >
+          {t('today.sing')}
+        </Button>
+      ) : (
+        <Button
+          variant={isNext ? 'filled' : 'default'}
+          loading={build.isPending}
+          onClick={() => {
+            build.mutate(student, { onSuccess: ({ id }) => void navigate(`/routines/${id}`) });
+          }}
+        >
+          {t('today.build')}
+        </Button>
+      )}
+    </li>
+  );
+}

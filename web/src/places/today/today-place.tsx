@@ -1,0 +1,87 @@
+import { Button, Title } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+import { openSpotlight } from '@mantine/spotlight';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { shelfQuery } from '../../api/routines.queries.ts';
+import { sessionQuery } from '../../api/session.queries.ts';
+import { studentsQuery, todayQuery, type LessonToday } from '../../api/students.queries.ts';
+import { useNow } from '../../ui/clock.ts';
+import { Failure } from '../../ui/failure.tsx';
+import { dayText } from '../../ui/format.ts';
+import { KeyCap } from '../../ui/key-cap.tsx';
+import { Shape } from '../../ui/shape.tsx';
+import { LessonRow } from './lesson-row.tsx';
+import { OpenRuns } from './open-runs.tsx';
+import { dayState, weekdayOf } from './today-heading.ts';
+import { NoLessons } from './no-lessons.tsx';
+import classes from './today.module.css';
+
+function Heading({
+  day,
+  lessons,
+  timeZone,
+}: {
+  readonly day: string;
+  readonly lessons: readonly LessonToday[];
+  readonly timeZone: string;
+}): ReactElement {
+  const { t } = useTranslation();
+  const now = useNow();
+  const state = dayState(lessons, now, timeZone);
+  const weekday = t(`weekdays.${String(weekdayOf(day)) as '1'}`);
+  const number = t('piano.numbers', { returnObjects: true })[lessons.length] ?? String(lessons.length);
+  const when =
+    state.nextId === undefined
+      ? t('today.over')
+      : state.isNow
+        ? t('today.now')
+        : t('today.next', { count: state.minutesToNext });
+  return (
+    <div className={classes['heading']}>
+      <Title order={1} fz={32}>
+        {t('today.heading', { count: lessons.length, weekday, number })}
+      </Title>
+      <p>
+        {dayText(day)}
+        {lessons.length > 0 && <> · {when}</>}
+      </p>
+      <Button onClick={openSpotlight} rightSection={<KeyCap>N</KeyCap>}>
+        {t('today.unplanned')}
+      </Button>
+    </div>
+  );
+}
+
+/** The day's lessons in order; the next one stands out. */
+export function TodayPlace(): ReactElement {
+  const today = useQuery(todayQuery);
+  const shelf = useQuery(shelfQuery);
+  const session = useQuery(sessionQuery).data;
+  const students = useQuery(studentsQuery);
+  const now = useNow();
+  useHotkeys([['n', openSpotlight]]);
+  if (today.error && !today.data) return <Failure error={today.error} onRetry={() => void today.refetch()} />;
+  if (!today.data || !shelf.data || !session) return <Shape />;
+  const { lessons, day } = today.data;
+  const { nextId } = dayState(lessons, now, session.timeZone);
+  return (
+    <>
+      <Heading day={day} lessons={lessons} timeZone={session.timeZone} />
+      <OpenRuns />
+      {lessons.length === 0 && <NoLessons hasStudents={(students.data?.length ?? 0) > 0} />}
+      <ul className={classes['lessons']}>
+        {lessons.map((lesson) => (
+          <LessonRow
+            key={lesson.lesson.id}
+            lesson={lesson}
+            isNext={lesson.lesson.id === nextId}
+            exercises={shelf.data}
+            now={now}
+          />
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,78 @@
+import { shippedExercises } from '@soft-lark/core';
+import type { LessonToday } from '../api/students.queries.ts';
+import { samplesFor } from '../sound/piano.ts';
+import { clockText } from '../ui/format.ts';
+import { noteOf } from '../ui/note-field.tsx';
+import { findExercises } from './shelf/find-exercises.ts';
+import { fileOf, unreadable, valuesOf } from './students/voice-form.values.ts';
+import { dayState, minutesOfDay } from './today/today-heading.ts';
+
+const lesson = (id: string, startsAt: string): LessonToday =>
+  ({ lesson: { id, startsAt, minutes: 30 } }) as unknown as LessonToday;
+
+test.each([
+  ['before the first', '2026-11-25T14:48:00Z', { nextId: 'a', isNow: false, minutesToNext: 12 }],
+  ['during it', '2026-11-25T15:10:00Z', { nextId: 'a', isNow: true, minutesToNext: -10 }],
+  ['between', '2026-11-25T15:45:00Z', { nextId: 'b', isNow: false, minutesToNext: 30 }],
+  ['after the last', '2026-11-25T20:00:00Z', { nextId: undefined, isNow: false, minutesToNext: 0 }],
+])('the day stands %s lesson', (_, now, expected) => {
+  expect(dayState([lesson('a', '15:00'), lesson('b', '16:15')], new Date(now), 'Europe/London')).toEqual(expected);
+});
+
+test('the studio’s own clock decides, not the browser’s', () => {
+  expect(dayState([lesson('a', '15:00')], new Date('2026-11-25T14:30:00Z'), 'Asia/Tokyo').nextId).toBeUndefined();
+  expect(minutesOfDay('15:30')).toBe(930);
+});
+
+test.each([
+  ['', undefined],
+  ['  ', undefined],
+  ['bb3', 58],
+  ['H9', null],
+])('%p typed as a note is %p', (text, expected) => {
+  expect(noteOf(text)).toBe(expected);
+});
+
+test.each([
+  [0, '0:00'],
+  [59.6, '1:00'],
+  [568, '9:28'],
+  [-3, '0:00'],
+])('%p s reads %p', (seconds, text) => {
+  expect(clockText(seconds)).toBe(text);
+});
+
+test('the samples wanted first are the nearest ones', () => {
+  expect(samplesFor([60, 61, 62, 30, 100])).toEqual([60, 63, 36, 84]);
+});
+
+test.each([
+  ['lip tril', null, 'lip-trill-on-five'],
+  ['strw', null, 'straw-slides'],
+  ['agility', null, 'five-fast-twice'],
+  ['', 'cool', 'falling-hum'],
+] as const)('%p in stage %p finds %p', (query, stage, id) => {
+  const found = findExercises(shippedExercises(), query, stage).map((exercise) => exercise.id);
+  expect(found.slice(0, 3)).toContain(id);
+});
+
+test('a voice file goes through its form unchanged, and half-filled rows are left out', () => {
+  const voice = {
+    type: 'changing' as const,
+    changingStage: 'second' as const,
+    age: 13,
+    style: 'pop' as const,
+    goals: ['ease', 'pitch'],
+    bridges: [{ low: 60, high: 61 }],
+    avoid: [{ low: 66, high: 67, kind: 'not-loud' as const }],
+    measured: { low: 56, high: 66, reachLow: 54, reachHigh: 69, date: '2026-11-03' },
+    speakingNote: 57,
+    hardCeiling: 67,
+    margin: 1,
+  };
+  const values = valuesOf({ id: 'x', name: 'Idris', note: 'n', voice, version: 1, known: [] }, '2026-11-25');
+  expect(fileOf(values)).toEqual({ name: 'Idris', note: 'n', voice });
+  const half = { ...values, bridges: [...values.bridges, { low: 62, high: undefined }], reachHigh: null };
+  expect(fileOf(half).voice.bridges).toHaveLength(1);
+  expect(unreadable(half)).toEqual(['reachHigh']);
+});

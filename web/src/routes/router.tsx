@@ -1,0 +1,54 @@
+import type { ComponentType } from 'react';
+import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
+import { RouteFailure } from '../shell/route-failure.tsx';
+import { Shell } from '../shell/shell.tsx';
+import { SignedInOnly } from '../shell/signed-in-only.tsx';
+import { Shape } from '../ui/shape.tsx';
+
+/** A place that loads when it is opened. */
+function place(path: string, load: () => Promise<ComponentType>): RouteObject {
+  return { path, lazy: async () => ({ Component: await load() }) };
+}
+
+/** The addresses of Soft Lark; each shows one place. */
+export function createRouter(): ReturnType<typeof createBrowserRouter> {
+  return createBrowserRouter([
+    {
+      ...place('/enter', async () => (await import('../places/entry/entry-place.tsx')).EntryPlace),
+      errorElement: <RouteFailure />,
+      hydrateFallbackElement: <Shape />,
+    },
+    {
+      element: <SignedInOnly />,
+      hydrateFallbackElement: <Shape />,
+      errorElement: <RouteFailure />,
+      children: [
+        place('/sing/:routineId', async () => (await import('../places/piano/piano-place.tsx')).PianoPlace),
+        {
+          element: <Shell />,
+          errorElement: <RouteFailure />,
+          children: [
+            { path: '/', element: <Navigate to="/today" replace /> },
+            place('/today', async () => (await import('../places/today/today-place.tsx')).TodayPlace),
+            place('/students', async () => (await import('../places/students/students-place.tsx')).StudentsPlace),
+            place(
+              '/students/:studentId',
+              async () => (await import('../places/students/student-place.tsx')).StudentPlace,
+            ),
+            place(
+              '/students/:studentId/:tab',
+              async () => (await import('../places/students/student-place.tsx')).StudentPlace,
+            ),
+            place('/routines/:routineId', async () => (await import('../places/bench/bench-place.tsx')).BenchPlace),
+            place('/shelf', async () => (await import('../places/shelf/shelf-place.tsx')).ShelfPlace),
+            place('/shelf/:exerciseId', async () => (await import('../places/shelf/exercise-sheet.tsx')).ExerciseSheet),
+            place('/log', async () => (await import('../places/log/log-place.tsx')).LogPlace),
+            place('/log/:runId', async () => (await import('../places/log/run-place.tsx')).RunPlace),
+            place('/about', async () => (await import('../places/about/about-place.tsx')).AboutPlace),
+            { path: '*', element: <RouteFailure /> },
+          ],
+        },
+      ],
+    },
+  ]);
+}

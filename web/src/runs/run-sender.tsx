@@ -1,0 +1,51 @@
+import { notifications } from '@mantine/notifications';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { ApiProblem, isAway } from '../api/problem.ts';
+import { sendRun } from '../api/runs.queries.ts';
+import { sendable, sentRun, useKeptRuns } from './run-store.ts';
+
+const TRY_AGAIN_MS = 2500;
+
+/** Sends what is sung to the server, run by run, again and again until it is there. Shows nothing. */
+export function RunSender(): null {
+  const runs = useKeptRuns();
+  const queries = useQueryClient();
+  const isBusy = useRef(false);
+  const [refused, setRefused] = useState<ReadonlySet<string>>(new Set());
+  const [again, setAgain] = useState(0);
+  const next = runs.find((run) => run.revision > run.sentRevision && !refused.has(`${run.id}@${String(run.revision)}`));
+
+  useEffect(() => {
+    if (!next || isBusy.current) return undefined;
+    isBusy.current = true;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const { id, revision, isClosed, endedAt } = next;
+    sendRun(id, sendable(next))
+      .then(() => {
+        isBusy.current = false;
+        sentRun(id, revision);
+        if (isClosed || endedAt !== undefined) {
+          void queries.invalidateQueries({ queryKey: ['runs'] });
+          void queries.invalidateQueries({ queryKey: ['today'] });
+          void queries.invalidateQueries({ queryKey: ['students'] });
+        }
+      })
+      .catch((error: unknown) => {
+        isBusy.current = false;
+        const canWait = isAway(error) || (error instanceof ApiProblem && error.code === 'SIGNED_OUT');
+        if (!canWait) {
+          setRefused((known) => new Set([...known, `${id}@${String(revision)}`]));
+          notifications.show({ message: error instanceof Error ? error.message : String(error), color: 'brick' });
+        }
+        timer = setTimeout(() => {
+          setAgain((count) => count + 1);
+        }, TRY_AGAIN_MS);
+      });
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [next, again, queries]);
+
+  return null;
+}

@@ -1,0 +1,140 @@
+import { layRoutine, shippedExercises, startRun, type VoiceFile } from '@soft-lark/core';
+import fc from 'fast-check';
+import { actOnRun, closeRun, endRun, keepRun, sendable, sentRun, type KeptRun } from './run-store.ts';
+
+const exercises = new Map(shippedExercises().map((exercise) => [exercise.id, exercise]));
+const VOICE: VoiceFile = {
+  type: 'tenor',
+  style: 'pop',
+  goals: [],
+  bridges: [],
+  avoid: [],
+  measured: { low: 50, high: 65, date: '2026-11-03' },
+};
+const STEPS = ['hum-glides', 'up-and-down-five', 'falling-hum'].map((id) => ({ id, exerciseId: id, settings: {} }));
+const NOW = new Date('2026-11-25T15:10:00Z');
+
+function freshRun(id: string): KeptRun {
+  const laid = layRoutine(STEPS, {
+    voice: VOICE,
+    conditions: [],
+    occasion: 'lesson',
+    exercises,
+    known: new Set(),
+    now: '',
+  });
+  return {
+    id,
+    studentId: 's',
+    routineId: 'r',
+    routineName: 'Ten minutes',
+    startedAt: '2026-11-25T15:00:00Z',
+    conditions: [],
+    plan: [],
+    state: startRun(laid),
+    note: '',
+    isClosed: false,
+    revision: 1,
+    sentRevision: 0,
+  };
+}
+
+const kept = (): KeptRun[] => JSON.parse(localStorage.getItem('soft-lark.runs') ?? '[]') as KeptRun[];
+const runOf = (id: string): KeptRun | undefined => kept().find((run) => run.id === id);
+
+beforeEach(() => {
+  const store = new Map<string, string>();
+  Object.assign(globalThis, {
+    localStorage: {
+      getItem: (key: string) => store.get(key) ?? null,
+      setItem: (key: string, value: string) => store.set(key, value),
+      removeItem: (key: string) => store.delete(key),
+    },
+  });
+  keepRun(freshRun('a'));
+});
+
+test('an act is on the device before anything else, and counts one revision up', () => {
+  actOnRun('a', { type: 'next', id: 'k1' }, NOW);
+  actOnRun('a', { type: 'next', id: 'k2' }, NOW);
+  expect([runOf('a')?.revision, runOf('a')?.state.sung.length]).toEqual([3, 1]);
+});
+
+test('an act without a meaning is no change to send', () => {
+  actOnRun('a', { type: 'turn-back', id: 'k1' }, NOW);
+  actOnRun('a', { type: 'resume' }, NOW);
+  expect(runOf('a')?.revision).toBe(1);
+});
+
+test('the last act ends the run at its moment', () => {
+  actOnRun('a', { type: 'finish', id: 'k1', heard: false }, NOW);
+  expect(runOf('a')).toMatchObject({ endedAt: NOW.toISOString(), isClosed: false });
+});
+
+test('a run stays on the device until it is closed and wholly sent', () => {
+  actOnRun('a', { type: 'finish', id: 'k1', heard: false }, NOW);
+  sentRun('a', 2);
+  expect(runOf('a')).toMatchObject({ sentRevision: 2 });
+  closeRun('a', { ease: 4, note: 'light' });
+  expect(runOf('a')).toMatchObject({ revision: 3, ease: 4, note: 'light' });
+  sentRun('a', 2);
+  expect(runOf('a')).toBeDefined();
+  sentRun('a', 3);
+  expect(runOf('a')).toBeUndefined();
+});
+
+test('a run that was broken off can be ended where it stands', () => {
+  actOnRun('a', { type: 'next', id: 'k1' }, NOW);
+  endRun('a', NOW);
+  expect(runOf('a')).toMatchObject({ endedAt: NOW.toISOString(), isClosed: true, revision: 3 });
+});
+
+test('other runs are left alone', () => {
+  keepRun(freshRun('b'));
+  actOnRun('b', { type: 'next', id: 'k1' }, NOW);
+  expect([runOf('a')?.revision, runOf('b')?.revision]).toEqual([1, 2]);
+  closeRun('b', { note: '' });
+  sentRun('b', 3);
+  expect(kept().map(({ id }) => id)).toEqual(['a']);
+});
+
+test('what is sent leaves out what was not answered, and nothing of the device’s own', () => {
+  const run = runOf('a');
+  const sent = run && sendable(run);
+  expect(Object.keys(sent ?? {}).sort()).toEqual([
+    'conditions',
+    'note',
+    'plan',
+    'revision',
+    'routineId',
+    'routineName',
+    'startedAt',
+    'studentId',
+    'sung',
+  ]);
+});
+
+test('whatever is pressed and whichever answers are lost, every key sung is in what is sent last', () => {
+  const acts = fc.array(
+    fc.oneof(
+      fc.constantFrom('next' as const, 'again' as const, 'skip' as const, 'turn-back' as const),
+      fc.integer({ min: 0, max: 30 }),
+    ),
+    { maxLength: 30 },
+  );
+  let number = 0;
+  fc.assert(
+    fc.property(acts, (list) => {
+      keepRun(freshRun('p'));
+      for (const act of list) {
+        number += 1;
+        if (typeof act === 'number') sentRun('p', Math.min(act, runOf('p')?.revision ?? 0));
+        else actOnRun('p', { type: act, id: `key-${String(number)}` }, NOW);
+      }
+      const run = runOf('p');
+      expect(run && sendable(run).sung.map(({ id }) => id)).toEqual(run?.state.sung.map(({ id }) => id));
+      expect((run?.sentRevision ?? 0) <= (run?.revision ?? 0)).toBe(true);
+    }),
+    { numRuns: 200 },
+  );
+});

@@ -1,0 +1,117 @@
+import { conduct, type Condition, type RunAction, type RunState } from '@soft-lark/core';
+import { useSyncExternalStore } from 'react';
+import type { SentRun } from '../api/runs.queries.ts';
+
+/** A run as this device has it. It stays here until the server has all of it. */
+export interface KeptRun {
+  readonly id: string;
+  readonly studentId: string;
+  readonly routineId: string;
+  readonly routineName: string;
+  readonly startedAt: string;
+  readonly endedAt?: string;
+  readonly conditions: readonly Condition[];
+  readonly plan: SentRun['plan'];
+  readonly state: RunState;
+  readonly ease?: number;
+  readonly note: string;
+  /** The closing card is done with. */
+  readonly isClosed: boolean;
+  readonly revision: number;
+  readonly sentRevision: number;
+}
+
+const KEY = 'soft-lark.runs';
+const listeners = new Set<() => void>();
+let cache: { readonly text: string | null; readonly runs: readonly KeptRun[] } = { text: null, runs: [] };
+
+function read(): readonly KeptRun[] {
+  const text = localStorage.getItem(KEY);
+  if (text !== cache.text) cache = { text, runs: text === null ? [] : (JSON.parse(text) as KeptRun[]) };
+  return cache.runs;
+}
+
+function write(runs: readonly KeptRun[]): void {
+  localStorage.setItem(KEY, JSON.stringify(runs));
+  for (const listener of listeners) listener();
+}
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  window.addEventListener('storage', listener);
+  return () => {
+    listeners.delete(listener);
+    window.removeEventListener('storage', listener);
+  };
+}
+
+/** Runs this device still keeps, in the order they began. */
+export function useKeptRuns(): readonly KeptRun[] {
+  return useSyncExternalStore(subscribe, read);
+}
+
+export function keepRun(run: KeptRun): void {
+  write([...read().filter(({ id }) => id !== run.id), run]);
+}
+
+function change(id: string, next: (run: KeptRun) => KeptRun): void {
+  write(read().map((run) => (run.id === id ? next(run) : run)));
+}
+
+/** One act of the teacher on a run, kept before anything else happens. */
+export function actOnRun(id: string, action: RunAction, now: Date): void {
+  change(id, (run) => {
+    const state = conduct(run.state, action);
+    if (state === run.state) return run;
+    const hasEnded = state.phase === 'finished' && run.endedAt === undefined;
+    return { ...run, state, revision: run.revision + 1, ...(hasEnded && { endedAt: now.toISOString() }) };
+  });
+}
+
+/** Ends a run where it stands, without a closing card. */
+export function endRun(id: string, now: Date): void {
+  change(id, (run) => ({
+    ...run,
+    state: { ...run.state, phase: 'finished' },
+    endedAt: run.endedAt ?? now.toISOString(),
+    isClosed: true,
+    revision: run.revision + 1,
+  }));
+}
+
+/** What the closing card asked for. */
+export function closeRun(id: string, { ease, note }: { readonly ease?: number; readonly note: string }): void {
+  change(id, (run) => ({
+    ...run,
+    ...(ease !== undefined && { ease }),
+    note,
+    isClosed: true,
+    revision: run.revision + 1,
+  }));
+}
+
+/** The server has a revision; a run that is closed and wholly sent is kept here no longer. */
+export function sentRun(id: string, revision: number): void {
+  const runs = read().map((run) =>
+    run.id === id ? { ...run, sentRevision: Math.max(run.sentRevision, revision) } : run,
+  );
+  write(runs.filter((run) => !(run.isClosed && run.sentRevision >= run.revision)));
+}
+
+/** A run as the server takes it. */
+export function sendable(run: KeptRun): SentRun {
+  const { studentId, routineId, routineName, startedAt, endedAt, conditions, plan, state, ease, note, revision } = run;
+  return {
+    studentId,
+    routineId,
+    routineName,
+    startedAt,
+    ...(endedAt !== undefined && { endedAt }),
+    conditions: [...conditions],
+    plan,
+    sung: state.sung.map((key) => ({ ...key, marks: [...key.marks] })),
+    ...(ease !== undefined && { ease }),
+    note,
+    revision,
+  };
+}

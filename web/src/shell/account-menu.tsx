@@ -1,0 +1,53 @@
+import { ActionIcon, Menu, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
+import { IconLogout, IconInfoCircle, IconMoon, IconSun, IconUserCircle } from '@tabler/icons-react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useNavigate } from 'react-router';
+import { signOut, type Session } from '../api/session.queries.ts';
+
+export function AccountMenu({ session }: { readonly session: Session | undefined }): ReactElement {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const { setColorScheme } = useMantineColorScheme();
+  const isDark = useComputedColorScheme('light') === 'dark';
+  const leave = useMutation({
+    mutationFn: signOut,
+    onSuccess: async () => {
+      await navigate('/enter');
+      queries.clear();
+    },
+  });
+  return (
+    <Menu position="bottom-end" width={230} radius="md">
+      <Menu.Target>
+        <ActionIcon aria-label={t('app.account')}>
+          <IconUserCircle size={22} stroke={1.6} />
+        </ActionIcon>
+      </Menu.Target>
+      <Menu.Dropdown>
+        {session && <Menu.Label>{`${session.name} · ${session.studioName}`}</Menu.Label>}
+        <Menu.Item
+          leftSection={isDark ? <IconSun size={18} /> : <IconMoon size={18} />}
+          onClick={() => {
+            setColorScheme(isDark ? 'light' : 'dark');
+          }}
+        >
+          {isDark ? t('app.light') : t('app.dark')}
+        </Menu.Item>
+        <Menu.Item component={Link} to="/about" leftSection={<IconInfoCircle size={18} />}>
+          {t('app.about')}
+        </Menu.Item>
+        <Menu.Item
+          leftSection={<IconLogout size={18} />}
+          onClick={() => {
+            leave.mutate();
+          }}
+        >
+          {t('app.signOut')}
+        </Menu.Item>
+      </Menu.Dropdown>
+    </Menu>
+  );
+}

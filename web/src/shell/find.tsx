@@ -1,0 +1,52 @@
+import { UnstyledButton } from '@mantine/core';
+import { Spotlight, openSpotlight, type SpotlightActionData } from '@mantine/spotlight';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { routinesQuery, shelfQuery } from '../api/routines.queries.ts';
+import { studentsQuery } from '../api/students.queries.ts';
+import { KeyCap } from '../ui/key-cap.tsx';
+import classes from './shell.module.css';
+
+/** One search for students, routines and exercises. */
+export function Find(): ReactElement {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const students = useQuery(studentsQuery).data ?? [];
+  const routines = useQuery(routinesQuery()).data ?? [];
+  const shelf = useQuery(shelfQuery).data ?? new Map<string, never>();
+  const nameOf = (id: string): string => students.find((student) => student.id === id)?.name ?? '';
+  const action = (id: string, label: string, description: string, to: string): SpotlightActionData => ({
+    id,
+    label,
+    description,
+    onClick: () => {
+      void navigate(to);
+    },
+  });
+  const actions = [
+    ...students.map(({ id, name }) => action(id, name, t('app.studentHint'), `/students/${id}`)),
+    ...routines.map(({ id, name, studentId }) =>
+      action(id, name, t('app.routineHint', { name: nameOf(studentId) }), `/routines/${id}`),
+    ),
+    ...[...shelf.values()].map(({ id, name }) => action(id, name, t('app.exerciseHint'), `/shelf/${id}`)),
+  ];
+  return (
+    <>
+      <UnstyledButton className={classes['find'] ?? ''} onClick={openSpotlight}>
+        {t('app.find')} <KeyCap>/</KeyCap>
+      </UnstyledButton>
+      <Spotlight
+        actions={actions}
+        shortcut={['/', 'mod + K']}
+        limit={9}
+        scrollable
+        radius="lg"
+        maxHeight={420}
+        nothingFound={t('app.findNothing')}
+        searchProps={{ placeholder: t('app.find'), 'aria-label': t('app.find') }}
+      />
+    </>
+  );
+}

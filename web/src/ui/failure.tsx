@@ -1,0 +1,23 @@
+import { Button, Stack, Text, Title } from '@mantine/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { ApiProblem } from '../api/problem.ts';
+
+interface FailureProps {
+  readonly error: unknown;
+  readonly onRetry?: () => void;
+}
+
+/** What happened, and what to do. */
+export function Failure({ error, onRetry }: FailureProps): ReactElement {
+  const { t } = useTranslation();
+  const message = error instanceof Error ? error.message : t('app.failed');
+  return (
+    <Stack align="flex-start" gap="xs" role="alert" p="lg">
+      <Title order={2}>{t('app.failed')}</Title>
+      <Text>{message}</Text>
+      {error instanceof ApiProblem && error.remedy && <Text c="dimmed">{error.remedy}</Text>}
+      {onRetry && <Button onClick={onRetry}>{t('app.tryAgain')}</Button>}
+    </Stack>
+  );
+}

@@ -1,0 +1,32 @@
+import dayjs from 'dayjs';
+
+/** Minutes and seconds, `9:28`. */
+export function clockText(seconds: number): string {
+  const whole = Math.max(0, Math.round(seconds));
+  return `${String(Math.floor(whole / 60))}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** Day and month in the browser's locale. */
+export function dayText(date: string): string {
+  return new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long' }).format(dayjs(date).toDate());
+}
+
+/** A short weekday for the last week, else day and month. */
+export function recentDayText(instant: string, now: Date): string {
+  const date = dayjs(instant);
+  const isRecent = dayjs(now).diff(date, 'day') < 6;
+  return new Intl.DateTimeFormat(
+    undefined,
+    isRecent ? { weekday: 'short' } : { day: 'numeric', month: 'short' },
+  ).format(date.toDate());
+}
+
+/** Day, month and time in the browser's locale. */
+export function momentText(instant: string): string {
+  return new Intl.DateTimeFormat(undefined, {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  }).format(new Date(instant));
+}

@@ -1,0 +1,51 @@
+import { writeNote, type LedgerEntry, type Limits } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { dayText } from './format.ts';
+import classes from './ledger.module.css';
+
+function effectText({ effect }: LedgerEntry): string {
+  if ('cap' in effect) return '';
+  return effect.delta > 0 ? `+${String(effect.delta)}` : `−${String(-effect.delta)}`;
+}
+
+function Lines({ entries }: { readonly entries: readonly LedgerEntry[] }): ReactElement {
+  return (
+    <ol className={classes['lines']}>
+      {entries.map((entry, index) => (
+        <li key={`${entry.rule}-${String(index)}`} title={entry.source} data-last={index === entries.length - 1}>
+          <span>
+            {entry.label}
+            {entry.date && ` ${dayText(entry.date)}`}
+          </span>
+          <span className={classes['delta']}>{effectText(entry)}</span>
+          <b className="heading">{writeNote(entry.result)}</b>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** Why the top and bottom are where they are today: the rules in the order they were applied. */
+export function Ledger({
+  limits,
+  freshCeiling,
+}: {
+  readonly limits: Limits;
+  readonly freshCeiling?: number;
+}): ReactElement {
+  const { t } = useTranslation();
+  const { floor, ceiling, entries, estimated } = limits;
+  return (
+    <div className={classes['ledger']}>
+      <h2>{t('bench.why', { note: writeNote(ceiling) })}</h2>
+      <Lines entries={entries.filter(({ side }) => side === 'ceiling')} />
+      {freshCeiling !== undefined && freshCeiling !== ceiling && (
+        <p>{t('bench.wouldBe', { note: writeNote(freshCeiling) })}</p>
+      )}
+      <h2>{t('bench.whyFloor', { note: writeNote(floor) })}</h2>
+      <Lines entries={entries.filter(({ side }) => side === 'floor')} />
+      {estimated && <p>{t('bench.estimated')}</p>}
+    </div>
+  );
+}
