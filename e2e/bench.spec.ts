@@ -143,8 +143,16 @@ test('figures out of bounds are not taken; the last good one stays', async ({ pa
   const minutes = page.getByRole('textbox', { name: 'Minutes' });
   await minutes.fill('9000');
   await expect(page.getByText(/of 10:00/)).toBeVisible();
-  await page.getByLabel('Start').fill('nonsense');
+  const start = page.getByRole('textbox', { name: 'Start', exact: true });
+  const proposed = await start.inputValue();
+  await start.fill('nonsense');
   await expect(page.getByText('Not a note: write a letter and an octave')).toBeVisible();
+  await start.fill('');
+  await start.pressSequentially('C4');
+  await expect(row).toContainText('C4–');
+  await start.fill('');
+  await start.blur();
+  await expect(start).toHaveValue(proposed);
   await saved(page);
 });
 
@@ -184,6 +192,7 @@ test('a top by hand that leaves no room is a problem of the step, mended with on
 test('a routine is deleted after one question; its runs stay', async ({ page }) => {
   await page.getByRole('button', { name: 'Delete this routine' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
   await expect(order(page)).toHaveCount(6);
   await page.getByRole('button', { name: 'Delete this routine' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Delete this routine' }).click();

@@ -116,9 +116,11 @@ test('names of any script, and only as long as a name', async ({ page }) => {
   expect((await field.inputValue()).length).toBeLessThanOrEqual(120);
 });
 
-test('a wrong password, an address that is taken, and a sign-out', async ({ page }) => {
+test('a wrong password is said and what was typed stays; after a sign-out every place asks to sign in', async ({
+  page,
+}) => {
   await page.getByRole('textbox', { name: 'E-mail' }).fill('nobody@example.org');
-  await page.getByLabel('Password').fill('not the right one');
+  await page.getByRole('textbox', { name: 'Password' }).fill('not the right one');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByRole('alert')).toContainText('This e-mail address and password do not go together.');
   await expect(page.getByRole('textbox', { name: 'E-mail' })).toHaveValue('nobody@example.org');

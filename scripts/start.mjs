@@ -82,9 +82,6 @@ async function main() {
     stop();
     throw error;
   });
-  watchDatabase();
-  say('ready');
-  console.log(`\n  Open  http://${HOST}:${port}\n  Ctrl-C stops everything.\n`);
   let isStopping = false;
   const end = async (code) => {
     if (isStopping) return;
@@ -96,6 +93,9 @@ async function main() {
   process.on('SIGINT', () => void end(0));
   process.on('SIGTERM', () => void end(0));
   server.child.once('exit', () => void end(1));
+  watchDatabase();
+  say('ready');
+  console.log(`\n  Open  http://${HOST}:${port}\n  Ctrl-C stops everything.\n`);
 }
 
 main().catch((error) => {

@@ -24,24 +24,24 @@ interface NoteFieldProps {
   readonly required?: boolean;
 }
 
-/** A field for one note by its name, such as B♭3. */
+/** A field for one note by its name, such as B♭3. What is being typed stands as typed until it is a note and the field is left. */
 export function NoteField({ label, value, onChange, error, required = false }: NoteFieldProps): ReactElement {
   const { t } = useTranslation();
-  const [typed, setTyped] = useState(typeof value === 'number' ? writeNote(value) : '');
-  const shown = typeof value === 'number' && noteOf(typed) !== value ? writeNote(value) : typed;
+  const [draft, setDraft] = useState<string>();
+  const isUnreadable = draft !== undefined && noteOf(draft) === null;
   return (
     <TextInput
       label={label}
       placeholder={t('students.noteHint')}
-      value={shown}
+      value={draft ?? (typeof value === 'number' ? writeNote(value) : '')}
       required={required}
-      error={value === null ? t('students.badNote') : error}
+      error={isUnreadable ? t('students.badNote') : error}
       onChange={({ currentTarget }) => {
-        setTyped(currentTarget.value);
+        setDraft(currentTarget.value);
         onChange(noteOf(currentTarget.value));
       }}
       onBlur={() => {
-        if (typeof value === 'number') setTyped(writeNote(value));
+        if (!isUnreadable) setDraft(undefined);
       }}
     />
   );

@@ -61,7 +61,7 @@ function LadderFields({ step, set }: { readonly step: LaidStep; readonly set: Se
           label={t('bench.start')}
           value={start}
           onChange={(note) => {
-            if (typeof note === 'number') set('start', note);
+            if (note !== null) set('start', note);
           }}
         />
       </div>
