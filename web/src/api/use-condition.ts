@@ -10,9 +10,10 @@ export function useCondition(studentId: string): (conditions: readonly Condition
   const send = useMutation({
     mutationFn: (conditions: readonly Condition[]) => setCondition(studentId, day, conditions),
     onMutate: async (conditions) => {
-      await queries.cancelQueries({ queryKey: todayQuery.queryKey });
       const own = studentTodayQuery(studentId).queryKey;
-      await queries.cancelQueries({ queryKey: own });
+      // An answer on its way would bring the old condition back; without one the new picture need not wait.
+      for (const queryKey of [todayQuery.queryKey, own])
+        if (queries.isFetching({ queryKey }) > 0) await queries.cancelQueries({ queryKey });
       queries.setQueryData(own, (old) => old && { ...old, conditions: [...conditions] });
       queries.setQueryData(
         todayQuery.queryKey,

@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks';
 import { writeNote, type LaidRoutine, type VoiceFile } from '@soft-lark/core';
-import { useMemo, type ReactElement } from 'react';
+import { memo, useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { clockText } from '../ui/format.ts';
 import { PictureTable } from '../ui/picture-table.tsx';
@@ -75,7 +75,13 @@ function Ground({ shapes }: { readonly shapes: FlightShapes }): ReactElement {
 }
 
 /** The signature picture: every step of a routine as a ribbon over the minutes, on the student's own scale of notes. */
-export function Flight({ routine, voice, budgetSeconds, chosenId, onChoose }: FlightProps): ReactElement {
+export const Flight = memo(function Flight({
+  routine,
+  voice,
+  budgetSeconds,
+  chosenId,
+  onChoose,
+}: FlightProps): ReactElement {
   const { t } = useTranslation();
   const { ref, width } = useElementSize();
   const shapes = useMemo(
@@ -152,4 +158,4 @@ export function Flight({ routine, voice, budgetSeconds, chosenId, onChoose }: Fl
       </div>
     </PictureTable>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { sessionQuery } from '../api/session.queries.ts';
 
 /** The one place where "now" enters the pages; the server may have fixed it for tests and pictures. */
@@ -14,5 +14,5 @@ export function useNow(everySeconds = 30): Date {
       clearInterval(timer);
     };
   }, [everySeconds]);
-  return fixed ? new Date(fixed) : now;
+  return useMemo(() => (fixed ? new Date(fixed) : now), [fixed, now]);
 }

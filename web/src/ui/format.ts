@@ -1,5 +1,8 @@
 import dayjs from 'dayjs';
 
+/** Made once: a format costs more than all it formats. */
+const DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long' });
+
 /** Minutes and seconds, `9:28`. */
 export function clockText(seconds: number): string {
   const whole = Math.max(0, Math.round(seconds));
@@ -8,7 +11,7 @@ export function clockText(seconds: number): string {
 
 /** Day and month in the browser's locale. */
 export function dayText(date: string): string {
-  return new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long' }).format(dayjs(date).toDate());
+  return DAY.format(dayjs(date).toDate());
 }
 
 /** A short weekday for the last week, else day and month. */

@@ -1,12 +1,13 @@
 import { ActionIcon, Button, NumberInput, Select, TextInput, Tooltip } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
 import type { Condition, LaidRoutine, Occasion } from '@soft-lark/core';
-import type { ReactElement } from 'react';
+import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { Routine } from '../../api/routines.queries.ts';
 import { ConditionPicker } from '../../ui/condition-picker.tsx';
 import { clockText } from '../../ui/format.ts';
+import type { BenchAction } from './bench.reducer.ts';
 import { DeleteRoutine } from './delete-routine.tsx';
 import type { Bench } from './use-bench.ts';
 import classes from './bench.module.css';
@@ -56,29 +57,21 @@ function Budget({ bench, laid }: { readonly bench: Bench; readonly laid: LaidRou
   );
 }
 
-/** The head of the bench: name and saving, today's condition, minutes against the budget, and the one main action. */
-export function BenchHead({ bench, routine, laid, conditions, onCondition }: BenchHeadProps): ReactElement {
+interface HeadControlsProps {
+  readonly minutes: number;
+  readonly occasion: Occasion;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly routine: Routine;
+  readonly act: Dispatch<BenchAction>;
+}
+
+/** Minutes, occasion, undo, redo and delete: what the day's condition leaves alone. */
+const HeadControls = memo(function HeadControls(props: HeadControlsProps): ReactElement {
   const { t } = useTranslation();
-  const { state, act } = bench;
-  const { name, occasion, minutes } = state.routine;
+  const { minutes, occasion, canUndo, canRedo, routine, act } = props;
   return (
-    <div className={classes['head']}>
-      <div className={classes['title']}>
-        <TextInput
-          variant="unstyled"
-          aria-label={t('bench.name')}
-          value={name}
-          maxLength={120}
-          onChange={({ currentTarget }) => {
-            if (currentTarget.value.trim() !== '') act({ type: 'name', name: currentTarget.value });
-          }}
-        />
-        <p>
-          <SaveLine bench={bench} />
-        </p>
-      </div>
-      <ConditionPicker value={conditions} onChange={onCondition} />
-      <Budget bench={bench} laid={laid} />
+    <>
       <NumberInput
         w={66}
         size="sm"
@@ -106,7 +99,7 @@ export function BenchHead({ bench, routine, laid, conditions, onCondition }: Ben
         <Tooltip label={t('bench.undo')}>
           <ActionIcon
             aria-label={t('bench.undo')}
-            disabled={state.past.length === 0}
+            disabled={!canUndo}
             onClick={() => {
               act({ type: 'undo' });
             }}
@@ -117,7 +110,7 @@ export function BenchHead({ bench, routine, laid, conditions, onCondition }: Ben
         <Tooltip label={t('bench.redo')}>
           <ActionIcon
             aria-label={t('bench.redo')}
-            disabled={state.future.length === 0}
+            disabled={!canRedo}
             onClick={() => {
               act({ type: 'redo' });
             }}
@@ -127,6 +120,41 @@ export function BenchHead({ bench, routine, laid, conditions, onCondition }: Ben
         </Tooltip>
         <DeleteRoutine routine={routine} />
       </ActionIcon.Group>
+    </>
+  );
+});
+
+/** The head of the bench: name and saving, today's condition, minutes against the budget, and the one main action. */
+export function BenchHead({ bench, routine, laid, conditions, onCondition }: BenchHeadProps): ReactElement {
+  const { t } = useTranslation();
+  const { state, act } = bench;
+  const { name, occasion, minutes } = state.routine;
+  return (
+    <div className={classes['head']}>
+      <div className={classes['title']}>
+        <TextInput
+          variant="unstyled"
+          aria-label={t('bench.name')}
+          value={name}
+          maxLength={120}
+          onChange={({ currentTarget }) => {
+            if (currentTarget.value.trim() !== '') act({ type: 'name', name: currentTarget.value });
+          }}
+        />
+        <p>
+          <SaveLine bench={bench} />
+        </p>
+      </div>
+      <ConditionPicker value={conditions} onChange={onCondition} />
+      <Budget bench={bench} laid={laid} />
+      <HeadControls
+        minutes={minutes}
+        occasion={occasion}
+        canUndo={state.past.length > 0}
+        canRedo={state.future.length > 0}
+        routine={routine}
+        act={act}
+      />
       <Button component={Link} to={`/sing/${routine.id}`} variant="filled" disabled={laid.steps.length === 0}>
         {t('bench.sing')}
       </Button>

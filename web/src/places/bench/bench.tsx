@@ -2,7 +2,7 @@ import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { notifications } from '@mantine/notifications';
 import type { Exercise, LaidStep } from '@soft-lark/core';
-import { useMemo, useState, type ReactElement } from 'react';
+import { useCallback, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import { layFor } from '../../api/lay.ts';
@@ -53,6 +53,9 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const fresh = useMemo(() => layFor(routine, student, [], shelf, now), [routine, student, shelf, now]);
   const chosen =
     laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
+  const openShelf = useCallback(() => {
+    setAdding(true);
+  }, []);
   useHotkeys([
     [
       'mod+Z',
@@ -66,12 +69,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
         act({ type: 'redo' });
       },
     ],
-    [
-      'a',
-      () => {
-        setAdding(true);
-      },
-    ],
+    ['a', openShelf],
   ]);
 
   const add = (exerciseIds: readonly string[]): void => {
@@ -81,28 +79,38 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
     setAdding(false);
   };
 
-  const remove = (step: LaidStep): void => {
-    const index = routine.steps.findIndex(({ id }) => id === step.id);
-    act({ type: 'remove', stepId: step.id });
-    setChosenId((routine.steps[index + 1] ?? routine.steps[index - 1])?.id);
-    const note = notifications.show({
-      message: (
-        <Group justify="space-between">
-          {t('bench.removed', { name: step.exercise.name })}
-          <Button
-            size="xs"
-            onClick={() => {
-              act({ type: 'undo' });
-              setChosenId(step.id);
-              notifications.hide(note);
-            }}
-          >
-            {t('app.undo')}
-          </Button>
-        </Group>
-      ),
-    });
-  };
+  const { steps } = routine;
+  const remove = useCallback(
+    (step: LaidStep): void => {
+      const index = steps.findIndex(({ id }) => id === step.id);
+      act({ type: 'remove', stepId: step.id });
+      setChosenId((steps[index + 1] ?? steps[index - 1])?.id);
+      const note = notifications.show({
+        message: (
+          <Group justify="space-between">
+            {t('bench.removed', { name: step.exercise.name })}
+            <Button
+              size="xs"
+              onClick={() => {
+                act({ type: 'undo' });
+                setChosenId(step.id);
+                notifications.hide(note);
+              }}
+            >
+              {t('app.undo')}
+            </Button>
+          </Group>
+        ),
+      });
+    },
+    [steps, act, t],
+  );
+  const move = useCallback(
+    (stepId: string, to: number): void => {
+      act({ type: 'move', stepId, to });
+    },
+    [act],
+  );
 
   return (
     <>
@@ -122,13 +130,9 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           steps={laid.steps}
           chosenId={chosen?.id}
           onChoose={setChosenId}
-          onMove={(stepId, to) => {
-            act({ type: 'move', stepId, to });
-          }}
+          onMove={move}
           onRemove={remove}
-          onAdd={() => {
-            setAdding(true);
-          }}
+          onAdd={openShelf}
         />
         {chosen ? (
           <>
@@ -139,12 +143,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           <div className={classes['empty']}>
             <p className="heading">{t('bench.empty')}</p>
             <Group>
-              <Button
-                variant="filled"
-                onClick={() => {
-                  setAdding(true);
-                }}
-              >
+              <Button variant="filled" onClick={openShelf}>
                 {t('bench.addFirst')}
               </Button>
               <Button

@@ -2,7 +2,7 @@ import { Button, VisuallyHidden } from '@mantine/core';
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { LaidStep } from '@soft-lark/core';
-import { useState, type KeyboardEvent, type ReactElement } from 'react';
+import { memo, useMemo, useState, type KeyboardEvent, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../../ui/key-cap.tsx';
 import { OrderRow } from './order-row.tsx';
@@ -18,9 +18,18 @@ interface OrderListProps {
 }
 
 /** The steps in order: dragged, or moved with alt and the arrows; delete takes one off. */
-export function OrderList({ steps, chosenId, onChoose, onMove, onRemove, onAdd }: OrderListProps): ReactElement {
+export const OrderList = memo(function OrderList({
+  steps,
+  chosenId,
+  onChoose,
+  onMove,
+  onRemove,
+  onAdd,
+}: OrderListProps): ReactElement {
   const { t } = useTranslation();
   const [said, setSaid] = useState('');
+  const places = steps.map(({ id }) => id).join(' ');
+  const items = useMemo(() => places.split(' '), [places]);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
 
   const move = (step: LaidStep, to: number): void => {
@@ -70,7 +79,7 @@ export function OrderList({ steps, chosenId, onChoose, onMove, onRemove, onAdd }
         </small>
       </h2>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
-        <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+        <SortableContext items={items} strategy={verticalListSortingStrategy}>
           <ol onKeyDown={onKeyDown}>
             {steps.map((step, index) => (
               <OrderRow
@@ -78,12 +87,8 @@ export function OrderList({ steps, chosenId, onChoose, onMove, onRemove, onAdd }
                 step={step}
                 number={index + 1}
                 isChosen={step.id === chosenId}
-                onChoose={() => {
-                  onChoose(step.id);
-                }}
-                onRemove={() => {
-                  onRemove(step);
-                }}
+                onChoose={onChoose}
+                onRemove={onRemove}
               />
             ))}
           </ol>
@@ -95,4 +100,4 @@ export function OrderList({ steps, chosenId, onChoose, onMove, onRemove, onAdd }
       </Button>
     </section>
   );
-}
+});

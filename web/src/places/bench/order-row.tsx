@@ -1,9 +1,8 @@
-import { UnstyledButton } from '@mantine/core';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { IconX } from '@tabler/icons-react';
 import { writeNote, type LaidStep } from '@soft-lark/core';
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { clockText } from '../../ui/format.ts';
 import classes from './bench.module.css';
@@ -12,15 +11,24 @@ interface OrderRowProps {
   readonly step: LaidStep;
   readonly number: number;
   readonly isChosen: boolean;
-  readonly onChoose: () => void;
-  readonly onRemove: () => void;
+  readonly onChoose: (stepId: string) => void;
+  readonly onRemove: (step: LaidStep) => void;
 }
 
 /** One step in the order: its place, what it spans today, and its time. */
-export function OrderRow({ step, number, isChosen, onChoose, onRemove }: OrderRowProps): ReactElement {
+export const OrderRow = memo(function OrderRow({
+  step,
+  number,
+  isChosen,
+  onChoose,
+  onRemove,
+}: OrderRowProps): ReactElement {
   const { t } = useTranslation();
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: step.id });
   const { exercise, lowest, highest, problem } = step;
+  const choose = (): void => {
+    onChoose(step.id);
+  };
   const span =
     lowest !== null && highest !== null ? `${writeNote(lowest)}–${writeNote(highest)}` : t(`stages.${exercise.stage}`);
   return (
@@ -32,26 +40,30 @@ export function OrderRow({ step, number, isChosen, onChoose, onRemove }: OrderRo
       data-problem={problem !== undefined}
       style={{ transform: CSS.Translate.toString(transform), transition }}
     >
-      <UnstyledButton
-        className={classes['orderName'] ?? ''}
+      <button
+        type="button"
+        className={classes['orderName']}
         data-row
         aria-current={isChosen ? 'step' : undefined}
-        onClick={onChoose}
-        onFocus={onChoose}
+        onClick={choose}
+        onFocus={choose}
         {...listeners}
       >
         <span className={classes['number']}>{number}</span>
         <span className={classes['stepName']}>{exercise.name}</span>
         <span className={classes['span']}>{problem ? t('bench.leftOut') : span}</span>
         <b>{clockText(step.seconds)}</b>
-      </UnstyledButton>
-      <UnstyledButton
-        className={classes['removeStep'] ?? ''}
+      </button>
+      <button
+        type="button"
+        className={classes['removeStep']}
         aria-label={t('bench.remove', { name: exercise.name })}
-        onClick={onRemove}
+        onClick={() => {
+          onRemove(step);
+        }}
       >
         <IconX size={15} />
-      </UnstyledButton>
+      </button>
     </li>
   );
-}
+});

@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks';
 import { keyName, writeNote, type LaidStep } from '@soft-lark/core';
-import type { Dispatch, ReactElement } from 'react';
+import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { layStones, skippedReasons } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
@@ -64,14 +64,18 @@ function StepStones({ step }: { readonly step: LaidStep }): ReactElement | null 
   );
 }
 
-/** The chosen step: what is sung, its keys, and what can be set. */
-export function StepPanel({
-  step,
-  act,
-}: {
+/** Where the step starts, and where its exercise would. */
+function startsOf({ laid }: LaidStep): { readonly start?: number; readonly proposed?: number } {
+  return laid?.kind === 'pattern' ? { start: laid.input.start, proposed: laid.proposal.start } : {};
+}
+
+interface StepPanelProps {
   readonly step: LaidStep;
   readonly act: Dispatch<BenchAction>;
-}): ReactElement {
+}
+
+/** The chosen step: what is sung, its keys, and what can be set. */
+export const StepPanel = memo(function StepPanel({ step, act }: StepPanelProps): ReactElement {
   const { t } = useTranslation();
   const { exercise, setUpSeconds, seconds, isNew } = step;
   return (
@@ -79,7 +83,7 @@ export function StepPanel({
       <h2 className="heading">{exercise.name}</h2>
       <p className={classes['sung']}>{subtitle(step, t)}</p>
       <StepStones step={step} />
-      <StepSettingsRow step={step} act={act} />
+      <StepSettingsRow stepId={step.id} exercise={exercise} settings={step.settings} {...startsOf(step)} act={act} />
       {!step.problem && (
         <p className={classes['setUp']}>
           {t('bench.setUp', { seconds: clockText(setUpSeconds), work: clockText(seconds - setUpSeconds) })} ·{' '}
@@ -88,4 +92,4 @@ export function StepPanel({
       )}
     </section>
   );
-}
+});

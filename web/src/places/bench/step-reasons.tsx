@@ -1,6 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { writeNote, type LaidStep, type StepProblem } from '@soft-lark/core';
-import type { Dispatch, ReactElement } from 'react';
+import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Ledger } from '../../ui/ledger.tsx';
 import type { BenchAction } from './bench.reducer.ts';
@@ -54,7 +54,7 @@ function Mend({
 }
 
 /** Why the step is as it is today: what stands in its way, and the limit ledger. */
-export function StepReasons({ step, fresh, act }: StepReasonsProps): ReactElement {
+export const StepReasons = memo(function StepReasons({ step, fresh, act }: StepReasonsProps): ReactElement {
   const { t } = useTranslation();
   const { problem, limits, exercise } = step;
   return (
@@ -81,4 +81,4 @@ export function StepReasons({ step, fresh, act }: StepReasonsProps): ReactElemen
       ))}
     </aside>
   );
-}
+});

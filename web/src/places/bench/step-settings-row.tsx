@@ -1,13 +1,18 @@
 import { Button, NumberInput, Select } from '@mantine/core';
-import { writeNote, type LaidStep, type StepSettings, type Travel } from '@soft-lark/core';
-import type { Dispatch, ReactElement } from 'react';
+import { writeNote, type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
+import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from '../../ui/note-field.tsx';
 import type { BenchAction } from './bench.reducer.ts';
 import classes from './bench.module.css';
 
+/** What the fields show; each of it stays the same while nothing of it changes, whatever else the day does. */
 interface StepSettingsRowProps {
-  readonly step: LaidStep;
+  readonly stepId: string;
+  readonly exercise: Exercise;
+  readonly settings: StepSettings;
+  readonly start?: number;
+  readonly proposed?: number;
   readonly act: Dispatch<BenchAction>;
 }
 
@@ -46,20 +51,19 @@ function CountField({ label, value, usual, min, max, onSet }: CountFieldProps): 
   );
 }
 
-function LadderFields({ step, set }: { readonly step: LaidStep; readonly set: SetSetting }): ReactElement | null {
+type LadderFieldsProps = Omit<StepSettingsRowProps, 'act'> & { readonly set: SetSetting };
+
+function LadderFields({ stepId, exercise, settings, start, proposed, set }: LadderFieldsProps): ReactElement | null {
   const { t } = useTranslation();
-  const { settings, exercise, laid } = step;
   const { work } = exercise;
   if (work.kind !== 'pattern') return null;
-  const proposed = laid?.kind === 'pattern' ? laid.proposal.start : undefined;
-  const start = settings.start ?? (laid?.kind === 'pattern' ? laid.input.start : undefined);
   return (
     <>
       <div className={classes['noteSetting']}>
         <NoteField
-          key={`start-${step.id}`}
+          key={`start-${stepId}`}
           label={t('bench.start')}
-          value={start}
+          value={settings.start ?? start}
           onChange={(note) => {
             if (note !== null) set('start', note);
           }}
@@ -125,13 +129,13 @@ function LadderFields({ step, set }: { readonly step: LaidStep; readonly set: Se
 }
 
 /** What of a step can be set by hand; each field shows its usual value until something else is wanted. */
-export function StepSettingsRow({ step, act }: StepSettingsRowProps): ReactElement {
+export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettingsRowProps): ReactElement {
   const { t } = useTranslation();
-  const { settings, exercise } = step;
+  const { stepId, settings, exercise, act } = props;
   const { work } = exercise;
   const set: SetSetting = (name, value) => {
-    if (value === undefined) act({ type: 'set', stepId: step.id, settings: {}, clear: [name] });
-    else act({ type: 'set', stepId: step.id, settings: { [name]: value } });
+    if (value === undefined) act({ type: 'set', stepId, settings: {}, clear: [name] });
+    else act({ type: 'set', stepId, settings: { [name]: value } });
   };
   const usualRepeats =
     work.kind === 'breath'
@@ -140,8 +144,8 @@ export function StepSettingsRow({ step, act }: StepSettingsRowProps): ReactEleme
         ? work.repeats
         : undefined;
   return (
-    <div className={classes['settings']} key={step.id}>
-      <LadderFields step={step} set={set} />
+    <div className={classes['settings']} key={stepId}>
+      <LadderFields {...props} set={set} />
       {work.kind === 'timed' && (
         <CountField
           label={t('bench.seconds')}
@@ -169,7 +173,7 @@ export function StepSettingsRow({ step, act }: StepSettingsRowProps): ReactEleme
       {(work.kind === 'pattern' || work.kind === 'siren') && (
         <div className={classes['noteSetting']}>
           <NoteField
-            key={`ceiling-${step.id}`}
+            key={`ceiling-${stepId}`}
             label={t('bench.ceilingByHand')}
             value={settings.ceiling}
             onChange={(note) => {
@@ -180,4 +184,4 @@ export function StepSettingsRow({ step, act }: StepSettingsRowProps): ReactEleme
       )}
     </div>
   );
-}
+});
