@@ -3,6 +3,7 @@ const CORE_ROOMS = {
   pitch: [],
   pattern: ['pitch'],
   voice: ['pitch'],
+  listening: ['pitch', 'voice'],
   limits: ['pitch', 'pattern', 'voice'],
   ladder: ['pitch', 'pattern', 'voice', 'limits'],
   shelf: ['pitch', 'pattern', 'voice', 'limits', 'ladder'],
@@ -10,17 +11,29 @@ const CORE_ROOMS = {
   sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'shelf', 'routine'],
 };
 
-const SERVER_FEATURES = ['studios', 'students', 'exercises', 'routines', 'runs', 'lessons', 'demo', 'health'];
+const SERVER_FEATURES = [
+  'studios',
+  'students',
+  'range-checks',
+  'gate',
+  'exercises',
+  'routines',
+  'runs',
+  'lessons',
+  'demo',
+  'health',
+];
 const WEB_LAYERS = {
   theme: [],
   text: [],
   api: ['text'],
   ui: ['api', 'theme', 'text'],
   sound: [],
+  listening: [],
   flight: ['ui'],
   runs: ['api'],
   shell: ['runs', 'ui', 'api'],
-  places: ['shell', 'runs', 'flight', 'sound', 'ui', 'api'],
+  places: ['shell', 'runs', 'flight', 'listening', 'sound', 'ui', 'api'],
   routes: ['places', 'shell', 'ui'],
 };
 

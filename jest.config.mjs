@@ -22,6 +22,8 @@ const onlyModules = [
   'uuid',
   'openapi-fetch',
   'd3-',
+  'pitchy',
+  'pure-rand',
 ];
 
 const room = (name) => ({

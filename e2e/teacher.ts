@@ -12,6 +12,7 @@ export async function signUp(page: Page, studioName = 'Weir House'): Promise<voi
     .fill(`${randomUUID()}@example.org`);
   await page.getByLabel(/Password, ten/).fill('ten plain characters');
   await page.getByRole('button', { name: 'Open my studio' }).click();
+  await page.getByRole('button', { name: 'I have kept them' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('no lessons');
 }
 

@@ -71,7 +71,7 @@ export class LadderError extends SoftLarkError {
   }
 }
 
-export type VoiceErrorCode = 'BAD_RANGE' | 'BAD_VOICE';
+export type VoiceErrorCode = 'BAD_RANGE' | 'NOTHING_LEFT' | 'BAD_VOICE' | 'BAD_DATE';
 
 /** A voice file whose figures contradict each other. */
 export class VoiceError extends SoftLarkError {
@@ -79,5 +79,18 @@ export class VoiceError extends SoftLarkError {
 
   constructor(code: VoiceErrorCode, message: string, remedy: string) {
     super('VoiceError', code, message, remedy);
+  }
+}
+
+export type RuleErrorCode = 'UNKNOWN_ROW' | 'OUT_OF_BOUNDS' | 'OUT_OF_ORDER';
+
+/** A rule table edited into nonsense; `row` is the figure that is off. */
+export class RuleError extends SoftLarkError {
+  declare readonly code: RuleErrorCode;
+  readonly row: string;
+
+  constructor(code: RuleErrorCode, row: string, message: string, remedy: string) {
+    super('RuleError', code, message, remedy);
+    this.row = row;
   }
 }

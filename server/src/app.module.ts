@@ -5,8 +5,10 @@ import { ClockModule, SessionGuard } from './common/index.ts';
 import { DatabaseModule } from './database/index.ts';
 import { DemoModule } from './demo/index.ts';
 import { ExercisesModule } from './exercises/index.ts';
+import { GateModule } from './gate/index.ts';
 import { HealthModule } from './health/index.ts';
 import { LessonsModule } from './lessons/index.ts';
+import { RangeChecksModule } from './range-checks/index.ts';
 import { RoutinesModule } from './routines/index.ts';
 import { RunsModule } from './runs/index.ts';
 import { StudentsModule } from './students/index.ts';
@@ -26,6 +28,8 @@ export class AppModule {
         ExercisesModule,
         RoutinesModule,
         RunsModule,
+        RangeChecksModule,
+        GateModule,
         LessonsModule,
         DemoModule,
         HealthModule,

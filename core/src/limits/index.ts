@@ -1,6 +1,9 @@
+export { changeRules, ruleFigure, type RuleChanges } from './change-rules.ts';
 export { replayLedger } from './ledger.ts';
 export { resolveLimits } from './resolve-limits.ts';
+export { RULE_ROWS, type RuleRow, type RuleUnit } from './rule-rows.data.ts';
 export { USUAL_RULES } from './rules.data.ts';
+export { ageFor, beltTopOf, isTooYoungForBelt, mayHaveGrit } from './young.ts';
 export {
   STAGES,
   type ExerciseKind,
@@ -8,6 +11,7 @@ export {
   type LimitContext,
   type Limits,
   type RuleName,
+  type RulePath,
   type RuleTable,
   type Stage,
 } from './limits.types.ts';

@@ -1,4 +1,4 @@
-import type { Condition, Occasion, Register, Style, Voice } from '../voice/index.ts';
+import type { AdultType, Condition, Occasion, Register, Style, Voice } from '../voice/index.ts';
 
 /** Stages of a warm-up, in the order they are sung. */
 export const STAGES = [
@@ -21,11 +21,13 @@ export const STAGES = [
 export type Stage = (typeof STAGES)[number];
 export type ExerciseKind = 'pattern' | 'siren' | 'breath' | 'timed' | 'spoken';
 
-/** The numbers the limits rest on. Semitones, hours, steps; shares of the comfortable range. */
+/** The numbers the limits rest on. Semitones, MIDI notes, hours, years, steps; shares of the range or the tempo. */
 export interface RuleTable {
   readonly source: string;
+  /** Who set the figures that are not the reference's, by row. */
+  readonly changed?: Readonly<Partial<Record<RulePath, string>>>;
   readonly margin: { readonly usual: number; readonly most: number; readonly leastRange: number };
-  readonly style: Partial<Readonly<Record<Style, number>>>;
+  readonly style: Readonly<Record<Style, number>>;
   readonly condition: Readonly<Record<Exclude<Condition, 'fresh'> | 'mostDrop' | 'mostShare', number>>;
   readonly performance: { readonly nothingNewHours: number; readonly closeHours: number; readonly closeDelta: number };
   readonly home: { readonly narrower: number; readonly narrowerWhenNew: number };
@@ -34,9 +36,27 @@ export interface RuleTable {
   /** Release, onset and resonance, and the opening of a routine. */
   readonly modest: { readonly belowTop: number; readonly leastWidth: number };
   readonly extension: { readonly overTop: number; readonly afterSungSteps: number };
+  /** Highest chest-led note by default, MIDI. */
+  readonly belt: Readonly<Record<AdultType, number>>;
   readonly grit: { readonly keepsOff: number };
   readonly opening: { readonly sungSteps: number };
+  /** Ages in years, tops as MIDI notes. */
+  readonly young: Readonly<
+    Record<
+      'teenFrom' | 'grownFrom' | 'noBeltUnder' | 'speechMixUnder' | 'speechMixTop' | 'mixTop' | 'noGritUnder',
+      number
+    >
+  >;
+  readonly changing: { readonly pastMiddle: number };
+  readonly older: { readonly from: number; readonly tempoShare: number };
 }
+
+type Figures<T> = {
+  [K in keyof T & string]: T[K] extends Readonly<Record<string, number>> ? `${K}.${keyof T[K] & string}` : never;
+}[keyof T & string];
+
+/** The address of one figure in the rule table, such as `condition.tired`. */
+export type RulePath = Figures<Omit<RuleTable, 'source' | 'changed'>>;
 
 export type RuleName =
   | 'base'
@@ -52,6 +72,8 @@ export type RuleName =
   | 'belt'
   | 'grit'
   | 'opening'
+  | 'changing'
+  | 'age'
   | 'override'
   | 'reach'
   | 'hard-limit';

@@ -1,6 +1,17 @@
 import { goHome, turnBack, type Ladder } from '../ladder/index.ts';
 import { runKeysOf } from './run-plan.ts';
-import { STOP_MARKS, type RunAction, type RunKey, type RunState, type RunStep, type SungKey } from './run.types.ts';
+import {
+  STOP_MARKS,
+  type RunAction,
+  type RunKey,
+  type RunState,
+  type RunStep,
+  type StopCause,
+  type SungKey,
+} from './run.types.ts';
+
+/** A warm-up is never hard work: effort over this, of ten, is a stop. */
+const MOST_EFFORT = 4;
 
 /** The step being worked on, if the run is not over. */
 export function currentStep(state: RunState): RunStep | undefined {
@@ -95,10 +106,27 @@ function mark(state: RunState, action: Extract<RunAction, { type: 'mark' }>): Ru
     : [...state.marks, action.mark];
   const marked = { ...state, marks };
   if (!STOP_MARKS.has(action.mark)) return marked;
-  const entered = state.begun ? enter(marked, action.id, 'sung') : marked;
-  const stepId = currentStep(state)?.stepId ?? '';
-  const stopped: RunState = { ...entered, phase: 'stopped', stops: [...state.stops, { stepId, mark: action.mark }] };
+  const stopped = stop(marked, action.mark, action.id);
   return action.mark === 'dizzy' ? withoutBreath(stopped) : stopped;
+}
+
+/** Stops the step; the key being sung is kept with its marks. */
+function stop(state: RunState, cause: StopCause, id: string): RunState {
+  const entered = state.begun ? enter(state, id, 'sung') : state;
+  const stepId = currentStep(state)?.stepId ?? '';
+  return { ...entered, phase: 'stopped', stops: [...state.stops, { stepId, mark: cause }] };
+}
+
+/** Rising effort is strain on the key it was felt on. */
+function effort(state: RunState, { level, id }: Extract<RunAction, { type: 'effort' }>): RunState {
+  if (level <= MOST_EFFORT) return state;
+  const marks = state.marks.includes('strain') ? state.marks : [...state.marks, 'strain' as const];
+  return stop({ ...state, marks }, 'effort', id);
+}
+
+function swap(state: RunState, step: RunStep): RunState {
+  const steps = state.steps.map((other, index) => (index === state.stepIndex ? step : other));
+  return { ...state, steps, keyIndex: 0, marks: [], begun: false, turned: false, phase: 'singing' };
 }
 
 /**
@@ -116,6 +144,10 @@ export function conduct(state: RunState, action: RunAction): RunState {
       return state.phase === 'paused' ? { ...state, phase: 'singing' } : state;
     case 'mark':
       return mark(state, action);
+    case 'effort':
+      return effort(state, action);
+    case 'swap':
+      return state.phase === 'stopped' ? swap(state, action.step) : state;
     case 'next':
       return state.begun ? advance(enter(state, action.id, 'sung')) : { ...state, begun: true };
     case 'skip':

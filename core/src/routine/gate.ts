@@ -1,30 +1,109 @@
 import type { Condition } from '../voice/index.ts';
+import { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
 
-/** The three answers before a run. No answer is not "fine". */
+export type GateLevel = 'urgent' | 'not-today' | 'see-someone' | 'changed' | 'clear';
+
+/** How much of a routine may be sung: all of it, up to modest middle work, or gentle work only. */
+export type Allowance = 'all' | 'middle' | 'gentle';
+
+/** Where a singer stands after an illness; `not-ill` where the roughness has another cause. */
+export type RecoveryDays = 'not-ill' | 'first-three' | 'to-six' | 'later';
+
+/** The answers before a run: three for a usual day, the others where one of the three asks for them. */
 export interface GateAnswers {
   readonly tired: 0 | 1 | 2 | 3;
   readonly voice: 'normal' | 'rough' | 'gone';
   readonly pain: boolean;
+  /** What of the warning signs applies; an empty list says that none does. */
+  readonly signs?: readonly GateSign[];
+  readonly recovery?: RecoveryDays;
+  /** Heavy use of the voice in the last two days. */
+  readonly heavyUse?: boolean;
+  readonly hoursToPerformance?: number;
 }
 
-export type GateOutcome =
-  | { readonly open: true; readonly conditions: readonly Condition[] }
-  | { readonly open: false; readonly reason: 'pain' | 'voice-gone' };
+export type GateQuestion = 'tired' | 'voice' | 'pain' | 'signs' | 'recovery';
+
+export interface GateOutcome {
+  readonly level: GateLevel;
+  /** Whether a run may begin. */
+  readonly open: boolean;
+  readonly reason?: GateSign | 'pain' | 'voice-gone';
+  readonly conditions: readonly Condition[];
+  readonly allowance: Allowance;
+  readonly hoursToPerformance?: number;
+}
 
 const TIRED_FROM = 2;
 
-/**
- * Whether a run may begin, and in which condition. Answers add to what was chosen before; `fresh` yields to any other.
- *
- * @example gateOutcome({ tired: 2, voice: 'normal', pain: false }, ['fresh']) // open, ['tired']
- * Source: the cautions of the studio; pain or a lost voice means no singing today.
- */
-export function gateOutcome(answers: GateAnswers, chosen: readonly Condition[]): GateOutcome {
-  if (answers.pain) return { open: false, reason: 'pain' };
-  if (answers.voice === 'gone') return { open: false, reason: 'voice-gone' };
+/** The conditions of the day: what was chosen before and what the answers add. `fresh` yields to any other. */
+function conditionsOf(answers: GateAnswers, chosen: readonly Condition[]): readonly Condition[] {
   const found = new Set(chosen);
-  if (answers.tired >= TIRED_FROM) found.add('tired');
+  if (answers.tired >= TIRED_FROM || answers.heavyUse) found.add('tired');
   if (answers.voice === 'rough') found.add('recovering');
   if (found.size > 1) found.delete('fresh');
-  return { open: true, conditions: [...found] };
+  return [...found];
+}
+
+/**
+ * The questions that still want an answer. No answer is not "fine"; a usual day has three.
+ *
+ * @example openQuestions({ tired: 0, voice: 'rough', pain: false }, []) // ['signs', 'recovery']
+ */
+export function openQuestions(answers: Partial<GateAnswers>, chosen: readonly Condition[]): readonly GateQuestion[] {
+  const first = (['tired', 'voice', 'pain'] as const).filter((question) => answers[question] === undefined);
+  const isUnwell = answers.pain === true || (answers.voice !== undefined && answers.voice !== 'normal');
+  const isRecovering = answers.voice === 'rough' || (chosen.includes('recovering') && answers.voice !== 'gone');
+  return [
+    ...first,
+    ...(isUnwell && answers.signs === undefined ? (['signs'] as const) : []),
+    ...(isRecovering && !answers.pain && answers.recovery === undefined ? (['recovery'] as const) : []),
+  ];
+}
+
+const AFTER_ILLNESS: Readonly<Record<RecoveryDays, Allowance>> = {
+  'not-ill': 'all',
+  'first-three': 'gentle',
+  'to-six': 'middle',
+  later: 'all',
+};
+
+/**
+ * What the answers lead to; the strictest rule wins.
+ *
+ * @param hasClearance a doctor's clearance is on file, so that nobody has to be seen first
+ * @returns `null` while a question is open
+ * @example gateOutcome({ tired: 2, voice: 'normal', pain: false }, ['fresh']) // open, changed, ['tired']
+ * Source: the cautions of the studio; screening and referral, no diagnosis.
+ */
+export function gateOutcome(
+  given: Partial<GateAnswers>,
+  chosen: readonly Condition[],
+  hasClearance = false,
+): GateOutcome | null {
+  const { tired, voice, pain } = given;
+  if (tired === undefined || voice === undefined || pain === undefined || openQuestions(given, chosen).length > 0)
+    return null;
+  const answers: GateAnswers = { ...given, tired, voice, pain };
+  const { signs = [], recovery = 'not-ill', hoursToPerformance } = answers;
+  const conditions = conditionsOf(answers, chosen);
+  const first = (list: readonly GateSign[]): GateSign | undefined => list.find((sign) => signs.includes(sign));
+  const shut = { open: false, conditions, allowance: 'gentle' } as const;
+  const urgent = first(URGENT_SIGNS);
+  if (urgent) return { ...shut, level: 'urgent', reason: urgent };
+  const notToday = pain ? 'pain' : voice === 'gone' ? 'voice-gone' : first(NOT_TODAY_SIGNS);
+  if (notToday) return { ...shut, level: 'not-today', reason: notToday };
+  const near = hoursToPerformance === undefined ? {} : { hoursToPerformance };
+  const seen = first(SEE_SOMEONE_SIGNS);
+  if (seen && !hasClearance) {
+    return { level: 'see-someone', open: true, reason: seen, conditions, allowance: 'gentle', ...near };
+  }
+  const isChanged = conditions.some((name) => name !== 'fresh') || hoursToPerformance !== undefined;
+  return {
+    level: isChanged ? 'changed' : 'clear',
+    open: true,
+    conditions,
+    allowance: AFTER_ILLNESS[recovery],
+    ...near,
+  };
 }

@@ -1,9 +1,20 @@
 export { canGoHome, canTurnBack, conduct, currentKey, currentStep } from './conduct.ts';
-export { gateOutcome, type GateAnswers, type GateOutcome } from './gate.ts';
+export { leftOutToday, type DayAllowance } from './allowed-today.ts';
+export { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
+export {
+  gateOutcome,
+  openQuestions,
+  type Allowance,
+  type GateAnswers,
+  type GateLevel,
+  type GateOutcome,
+  type GateQuestion,
+  type RecoveryDays,
+} from './gate.ts';
 export { layRoutine } from './lay-routine.ts';
 export { layStep, USUAL_SET_UP } from './lay-step.ts';
 export { countdownOf, nextKey, secondsLeft, type Countdown } from './run-outlook.ts';
-export { startRun } from './run-plan.ts';
+export { runStepOf, startRun } from './run-plan.ts';
 export {
   MARKS,
   STOP_MARKS,
@@ -12,9 +23,9 @@ export {
   type RunKey,
   type RunState,
   type RunStep,
+  type StopCause,
   type SungKey,
 } from './run.types.ts';
-export { missingBeforeRun } from './young-voices.ts';
 export {
   type LaidLadder,
   type LaidRoutine,
@@ -25,4 +36,5 @@ export {
   type SetUpTimes,
   type StepProblem,
   type StepSettings,
+  type TravelApproach,
 } from './routine.types.ts';

@@ -7,7 +7,7 @@ import {
   spokenSeconds,
   type LadderInput,
 } from '../ladder/index.ts';
-import { resolveLimits, type Limits } from '../limits/index.ts';
+import { resolveLimits, USUAL_RULES, type Limits } from '../limits/index.ts';
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
 import { patternOfWork, type Exercise, type PatternWork, type Work } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
@@ -20,7 +20,8 @@ import type {
   StepProblem,
   StepSettings,
 } from './routine.types.ts';
-import { leftOutToday } from './young-voices.ts';
+import { leftOutToday } from './allowed-today.ts';
+import { turnedSiren, turnedWork } from './turn-by-condition.ts';
 
 /** House default, a teacher's setting: seconds to explain an exercise the student does not know yet, and a known one. */
 export const USUAL_SET_UP = { whenNew: 40, whenKnown: 8 };
@@ -56,12 +57,20 @@ function limitsOf(exercise: Exercise, settings: StepSettings, context: RoutineCo
     conditions: context.conditions,
     occasion: context.occasion,
     ...(context.hoursToPerformance !== undefined && { hoursToPerformance: context.hoursToPerformance }),
+    ...(context.rules && { rules: context.rules }),
     override: { ...(floor !== undefined && { floor }), ...(ceiling !== undefined && { ceiling }) },
     now: context.now,
   });
 }
 
-function layLadder(work: PatternWork, settings: StepSettings, context: RoutineContext, limits: Limits): LaidLadder {
+/** An older voice sings slower, unless the teacher set the tempo. */
+function tempoOf(work: PatternWork, settings: StepSettings, { voice, rules = USUAL_RULES }: RoutineContext): number {
+  const isOlder = voice.age !== undefined && voice.age >= rules.older.from;
+  return settings.tempo ?? Math.round(work.tempo.usual * (isOlder ? rules.older.tempoShare : 1));
+}
+
+function layLadder(written: PatternWork, settings: StepSettings, context: RoutineContext, limits: Limits): LaidLadder {
+  const work = turnedWork(written, context);
   const pattern = patternOfWork(work);
   const voice = voiceOf(context.voice);
   const { floor, ceiling } = limits;
@@ -79,7 +88,7 @@ function layLadder(work: PatternWork, settings: StepSettings, context: RoutineCo
     timesPerKey: settings.timesPerKey ?? work.timesPerKey,
     ...(maxKeys !== undefined && { maxKeys }),
     touchLimit: settings.touchLimit ?? false,
-    tempo: settings.tempo ?? work.tempo.usual,
+    tempo: tempoOf(work, settings, context),
     cueBeats: work.cueBeats,
     restBeats: work.restBeats,
     avoid: neverSounded(context.voice),
@@ -105,7 +114,7 @@ function laySiren(
     ceiling: limits.ceiling,
     lowShare: work.lowShare,
     highShare: work.highShare,
-    shape: work.shape,
+    shape: turnedSiren(work.shape, context),
     repeats: settings.repeats ?? work.repeats,
     secondsEach: work.secondsEach,
     restSeconds: work.restSeconds,
@@ -146,7 +155,7 @@ function crossed(work: Work, limits: Limits): StepProblem | null {
 
 function workOut(exercise: Exercise, settings: StepSettings, context: RoutineContext, sungSteps: number): Outcome {
   const { work } = exercise;
-  const leftOut = leftOutToday(exercise, context.voice, context.conditions);
+  const leftOut = leftOutToday(exercise, context.voice, context);
   if (leftOut) return { ...SILENT, problem: leftOut };
   if (work.kind !== 'pattern' && work.kind !== 'siren') {
     return { ...SILENT, workSeconds: stillSeconds(work, settings), laid: { kind: 'still' } };

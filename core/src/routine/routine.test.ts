@@ -8,9 +8,7 @@ import {
   conduct,
   countdownOf,
   currentKey,
-  gateOutcome,
   layRoutine,
-  missingBeforeRun,
   secondsLeft,
   startRun,
   type RoutineContext,
@@ -127,7 +125,7 @@ describe('layRoutine', () => {
       'NO_KEY_LEFT',
       undefined,
     ],
-    ['belt for the young', ['speech-like-call'], {}, { age: 15 }, 'NOT_FOR_YOUNG_VOICES', undefined],
+    ['belt for a child', ['speech-like-call'], {}, { age: 11 }, 'NOT_FOR_YOUNG_VOICES', undefined],
     [
       'belt while recovering',
       ['speech-like-call'],
@@ -169,23 +167,6 @@ describe('layRoutine', () => {
       }
     }
   });
-});
-
-test.each([
-  [{ tired: 0, voice: 'normal', pain: false }, ['fresh'], { open: true, conditions: ['fresh'] }],
-  [{ tired: 2, voice: 'normal', pain: false }, ['fresh'], { open: true, conditions: ['tired'] }],
-  [{ tired: 1, voice: 'rough', pain: false }, ['heavy'], { open: true, conditions: ['heavy', 'recovering'] }],
-  [{ tired: 0, voice: 'gone', pain: false }, [], { open: false, reason: 'voice-gone' }],
-  [{ tired: 0, voice: 'normal', pain: true }, [], { open: false, reason: 'pain' }],
-] as const)('the gate: %j on %j', (answers, chosen, outcome) => {
-  expect(gateOutcome(answers, chosen)).toEqual(outcome);
-});
-
-test('a young voice needs a measured range and a hard ceiling first', () => {
-  const { measured, ...file } = MEZZO;
-  expect(missingBeforeRun({ ...file, age: 41 })).toEqual([]);
-  expect(missingBeforeRun({ ...file, age: 17 })).toEqual(['measured', 'hardCeiling']);
-  expect(missingBeforeRun({ ...file, type: 'treble', ...(measured && { measured }), hardCeiling: 74 })).toEqual([]);
 });
 
 describe('conduct', () => {
@@ -278,6 +259,28 @@ describe('conduct', () => {
       'up-and-down-five',
       'falling-hum',
     ]);
+  });
+
+  test('effort over four of ten stops the step as strain; an easier relative takes its place', () => {
+    const easy = conduct(onLadder(), { type: 'effort', level: 4, id: id() });
+    expect(easy.phase).toBe('singing');
+    const stopped = conduct(onLadder(), { type: 'effort', level: 5, id: id() });
+    expect([stopped.phase, stopped.sung[0]?.marks, stopped.stops.at(-1)?.mark]).toEqual([
+      'stopped',
+      ['strain'],
+      'effort',
+    ]);
+    const relative = startRun(layRoutine([step('hum-glides')], contextOf())).steps[0];
+    if (!relative) throw new Error('no relative');
+    const swapped = conduct(stopped, { type: 'swap', step: relative });
+    expect([swapped.phase, swapped.stepIndex, swapped.begun]).toEqual(['singing', 1, false]);
+    expect(swapped.steps.map(({ exerciseId }) => exerciseId)).toEqual([
+      'standing-check',
+      'hum-glides',
+      'long-hiss',
+      'falling-hum',
+    ]);
+    expect(conduct(onLadder(), { type: 'swap', step: relative }).steps[1]?.exerciseId).toBe('up-and-down-five');
   });
 
   test('pause, resume and the end', () => {

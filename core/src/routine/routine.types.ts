@@ -1,8 +1,9 @@
 import type { Ladder, LadderInput, Siren, StartProposal, Travel } from '../ladder/index.ts';
-import type { Limits } from '../limits/index.ts';
+import type { Limits, RuleTable } from '../limits/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Exercise } from '../shelf/index.ts';
 import type { Condition, Occasion, VoiceFile } from '../voice/index.ts';
+import type { Allowance } from './gate.ts';
 
 /** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
 export interface StepSettings {
@@ -29,6 +30,9 @@ export interface RoutineStep {
   readonly settings: StepSettings;
 }
 
+/** The schools' answers on how a ladder travels. */
+export type TravelApproach = 'rise-and-home' | 'by-condition' | 'rise-only' | 'high-to-low';
+
 /** Seconds it takes to explain an exercise. */
 export interface SetUpTimes {
   readonly whenNew: number;
@@ -45,6 +49,16 @@ export interface RoutineContext {
   /** Ids of exercises done lately, which need no long explanation. */
   readonly known: ReadonlySet<string>;
   readonly setUp?: SetUpTimes;
+  /** The rule table of this student in this studio; left out it is the reference. */
+  readonly rules?: RuleTable;
+  /** How much the gate leaves open today. */
+  readonly allowance?: Allowance;
+  /** Dizziness ended breath work for the day. */
+  readonly breathOff?: boolean;
+  /** Breath holds stay off until the teacher turns them on again. */
+  readonly holdsOff?: boolean;
+  /** The studio's answer on travel; `rise-only` and `high-to-low` keep the day's condition from turning it. */
+  readonly travelApproach?: TravelApproach;
   readonly now: string;
 }
 

@@ -34,7 +34,8 @@ function passesOf(siren: Siren): readonly RunKey[] {
   });
 }
 
-function runStepOf(step: LaidStep): RunStep {
+/** A laid step as it stands in a run. */
+export function runStepOf(step: LaidStep): RunStep {
   const { laid, exercise } = step;
   const ladder: LadderInput | undefined = laid?.kind === 'pattern' ? laid.input : undefined;
   const keys = laid?.kind === 'pattern' ? runKeysOf(laid.ladder) : laid?.kind === 'siren' ? passesOf(laid.siren) : [];

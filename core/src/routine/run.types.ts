@@ -15,6 +15,8 @@ export const MARKS = [
   'dizzy',
 ] as const;
 export type Mark = (typeof MARKS)[number];
+/** What can stop a step: a mark, or effort over four of ten. */
+export type StopCause = Mark | 'effort';
 export const STOP_MARKS: ReadonlySet<Mark> = new Set(['pain', 'tickle', 'cough', 'dizzy']);
 
 /** One key to sing, or one pass of a glide. Pitches MIDI; seconds from cue to the end of the breath after it. */
@@ -67,7 +69,7 @@ export interface RunState {
   readonly marks: readonly Mark[];
   readonly sung: readonly SungKey[];
   /** What stopped which step, in order. */
-  readonly stops: readonly { readonly stepId: string; readonly mark: Mark }[];
+  readonly stops: readonly { readonly stepId: string; readonly mark: StopCause }[];
   /** The step was explained and has begun. */
   readonly begun: boolean;
   /** The ladder was turned round by hand; the plan no longer goes up. */
@@ -79,4 +81,8 @@ export type RunAction =
   | { readonly type: 'next' | 'again' | 'skip' | 'turn-back' | 'home'; readonly id: string }
   | { readonly type: 'next-step' | 'finish'; readonly id: string; readonly heard: boolean }
   | { readonly type: 'mark'; readonly mark: Mark; readonly id: string }
+  /** `level` 0–10; over four stops the step. */
+  | { readonly type: 'effort'; readonly level: number; readonly id: string }
+  /** Goes on with an easier relative in place of the step that was stopped. */
+  | { readonly type: 'swap'; readonly step: RunStep }
   | { readonly type: 'pause' | 'resume' };

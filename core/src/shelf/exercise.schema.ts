@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { STAGES } from '../limits/index.ts';
 import { MODES, type Mode } from '../pattern/index.ts';
+import { CAUTIONS } from '../voice/index.ts';
 
 const whole = z.int().min(1);
 const seconds = z.number().positive().max(900);
@@ -138,6 +139,8 @@ export const exerciseSchema = z.strictObject({
   watchFor: z.array(watchFor).min(2),
   relatives: z.array(relative).min(1),
   cautions: z.array(words).default([]),
+  /** Cautions on file that leave it out. */
+  notWith: z.array(z.enum(CAUTIONS)).default([]),
 });
 
 /** An exercise as it is written in a data file; what is left out takes its usual value. */

@@ -1,6 +1,9 @@
-export { beltCeilingOf, isYoungVoice, referenceOf } from './reference.ts';
+export { CAUTIONS, type Caution } from './cautions.data.ts';
+export { daysBetween } from './days.ts';
+export { changeLikely, checkDueInDays, typesNear } from './range-checks.ts';
+export { isAdultType, isYoungVoice, referenceOf } from './reference.ts';
 export { checkVoiceFile, neverSounded, voiceOf } from './voice-file.ts';
-export { type ReferenceRange } from './reference-ranges.data.ts';
+export { BELT_CEILINGS, type AdultType, type ReferenceRange } from './reference-ranges.data.ts';
 export {
   type AvoidZone,
   type Bridge,

@@ -1,6 +1,5 @@
 import {
   ADULT_RANGES,
-  BELT_CEILINGS,
   CHANGING_RANGES,
   CHANGING_STAGE_UNKNOWN,
   TREBLE_AGE_UNKNOWN,
@@ -12,7 +11,8 @@ import type { Voice, VoiceType } from './voice.types.ts';
 
 const ADULT_AGE = 18;
 
-function isAdultType(type: VoiceType): type is AdultType {
+/** Every type but treble and changing. */
+export function isAdultType(type: VoiceType): type is AdultType {
   return Object.hasOwn(ADULT_RANGES, type);
 }
 
@@ -28,16 +28,6 @@ export function referenceOf(voice: Pick<Voice, 'type' | 'age' | 'changingStage'>
   const row = TREBLE_RANGES.find(({ toAge }) => age <= toAge);
   if (!row) throw new RangeError('The treble table has no last row.');
   return row;
-}
-
-/**
- * The highest chest-led note of a voice, or `null` where a young voice gets no belt.
- *
- * @example beltCeilingOf({ type: 'tenor' }) // 67
- */
-export function beltCeilingOf(voice: Pick<Voice, 'type' | 'age' | 'beltCeiling'>): number | null {
-  if (isYoungVoice(voice) || !isAdultType(voice.type)) return null;
-  return voice.beltCeiling ?? BELT_CEILINGS[voice.type].usual;
 }
 
 /** A treble, a changing voice, or anyone whose age is given as under eighteen. */

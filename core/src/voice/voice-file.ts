@@ -1,10 +1,11 @@
-import { VoiceError } from '../errors.ts';
+import { VoiceError, type VoiceErrorCode } from '../errors.ts';
+import { referenceOf } from './reference.ts';
 import type { PitchRange, Voice, VoiceFile } from './voice.types.ts';
 
 /** The lower edge counts as the turnover, so that a rung that touches the change is already at the bridge. */
 export function voiceOf(file: VoiceFile): Voice {
-  const { bridges, type, age, changingStage, speakingNote, measured, hardFloor, hardCeiling, beltCeiling, margin } =
-    file;
+  const { bridges, type, age, changingStage, speakingNote, measured } = file;
+  const { hardFloor, hardCeiling, beltCeiling, gritAllowed, margin } = file;
   return {
     type,
     ...(age !== undefined && { age }),
@@ -15,6 +16,7 @@ export function voiceOf(file: VoiceFile): Voice {
     ...(hardFloor !== undefined && { hardFloor }),
     ...(hardCeiling !== undefined && { hardCeiling }),
     ...(beltCeiling !== undefined && { beltCeiling }),
+    ...(gritAllowed !== undefined && { gritAllowed }),
     ...(margin !== undefined && { margin }),
   };
 }
@@ -24,45 +26,89 @@ export function neverSounded(file: Pick<VoiceFile, 'avoid'>): readonly PitchRang
   return file.avoid.filter(({ kind }) => kind === 'never-sounded').map(({ low, high }) => ({ low, high }));
 }
 
+interface Check {
+  readonly isBroken: (file: VoiceFile, today?: string) => boolean;
+  readonly code: VoiceErrorCode;
+  readonly message: string;
+  readonly remedy: string;
+}
+
+/** Whether intervals together hold every note of a range. */
+function holdAll(range: PitchRange, intervals: readonly PitchRange[]): boolean {
+  for (let note = range.low; note <= range.high; note += 1)
+    if (!intervals.some(({ low, high }) => note >= low && note <= high)) return false;
+  return true;
+}
+
+function comfortableOf(file: VoiceFile): PitchRange {
+  return file.measured ?? referenceOf(file).comfortable;
+}
+
+const CHECKS: readonly Check[] = [
+  {
+    isBroken: ({ measured }) => measured !== undefined && measured.low >= measured.high,
+    code: 'BAD_RANGE',
+    message: 'The lowest comfortable note is not below the highest.',
+    remedy: 'Swap them or measure again.',
+  },
+  {
+    isBroken: ({ measured }) =>
+      measured !== undefined &&
+      ((measured.reachLow ?? measured.low) > measured.low || (measured.reachHigh ?? measured.high) < measured.high),
+    code: 'BAD_RANGE',
+    message: 'The comfortable range goes past the reach.',
+    remedy: 'Widen the reach or narrow the comfortable range.',
+  },
+  {
+    isBroken: ({ hardFloor, hardCeiling }) =>
+      hardFloor !== undefined && hardCeiling !== undefined && hardFloor >= hardCeiling,
+    code: 'BAD_RANGE',
+    message: 'The hard floor is not below the hard ceiling.',
+    remedy: 'Lower the floor or raise the ceiling.',
+  },
+  {
+    isBroken: ({ avoid, bridges, gaps = [] }) => [...avoid, ...bridges, ...gaps].some(({ low, high }) => low > high),
+    code: 'BAD_RANGE',
+    message: 'A zone, a gap or a bridge ends below where it begins.',
+    remedy: 'Give the lower note first.',
+  },
+  {
+    isBroken: (file) => holdAll(comfortableOf(file), neverSounded(file)),
+    code: 'NOTHING_LEFT',
+    message: 'The zones that are never sounded leave no note of the comfortable range.',
+    remedy: 'Make a zone smaller.',
+  },
+  {
+    isBroken: (file) => holdAll(comfortableOf(file), file.gaps ?? []),
+    code: 'NOTHING_LEFT',
+    message: 'The gaps leave no note of the comfortable range.',
+    remedy: 'Make a gap smaller, or measure again.',
+  },
+  {
+    isBroken: ({ type, changingStage }) => type === 'changing' && changingStage === undefined,
+    code: 'BAD_VOICE',
+    message: 'A changing voice has no stage.',
+    remedy: 'Choose the stage that fits best; it can be changed at any time.',
+  },
+  {
+    isBroken: ({ measured, bridges, clearedOn, beltEaseOn, holdsOnSince, consentOn }, today) =>
+      today !== undefined &&
+      [measured?.date, ...bridges.map(({ date }) => date), clearedOn, beltEaseOn, holdsOnSince, consentOn].some(
+        (day) => day !== undefined && day > today,
+      ),
+    code: 'BAD_DATE',
+    message: 'A date of the voice file lies in the future.',
+    remedy: 'Give the day on which it was done.',
+  },
+];
+
 /**
  * Checks that the figures of a voice file do not contradict each other.
  *
- * @throws VoiceError `BAD_RANGE`, `BAD_VOICE`
+ * @param today ISO day in the studio's zone; without it dates are not looked at
+ * @throws VoiceError `BAD_RANGE`, `NOTHING_LEFT`, `BAD_VOICE`, `BAD_DATE`
  */
-export function checkVoiceFile(file: VoiceFile): void {
-  const { measured, hardFloor, hardCeiling } = file;
-  if (measured && measured.low >= measured.high) {
-    throw new VoiceError(
-      'BAD_RANGE',
-      'The lowest comfortable note is not below the highest.',
-      'Swap them or measure again.',
-    );
-  }
-  if (
-    measured &&
-    ((measured.reachLow ?? measured.low) > measured.low || (measured.reachHigh ?? measured.high) < measured.high)
-  ) {
-    throw new VoiceError(
-      'BAD_RANGE',
-      'The comfortable range goes past the reach.',
-      'Widen the reach or narrow the comfortable range.',
-    );
-  }
-  if (hardFloor !== undefined && hardCeiling !== undefined && hardFloor >= hardCeiling) {
-    throw new VoiceError(
-      'BAD_RANGE',
-      'The hard floor is not below the hard ceiling.',
-      'Lower the floor or raise the ceiling.',
-    );
-  }
-  if ([...file.avoid, ...file.bridges].some(({ low, high }) => low > high)) {
-    throw new VoiceError('BAD_RANGE', 'A zone or bridge ends below where it begins.', 'Give the lower note first.');
-  }
-  if (file.type === 'changing' && file.changingStage === undefined) {
-    throw new VoiceError(
-      'BAD_VOICE',
-      'A changing voice has no stage.',
-      'Choose the stage that fits best; it can be changed at any time.',
-    );
-  }
+export function checkVoiceFile(file: VoiceFile, today?: string): void {
+  const broken = CHECKS.find(({ isBroken }) => isBroken(file, today));
+  if (broken) throw new VoiceError(broken.code, broken.message, broken.remedy);
 }

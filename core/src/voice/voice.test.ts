@@ -1,10 +1,12 @@
 import { VoiceError } from '../errors.ts';
 import {
-  beltCeilingOf,
+  changeLikely,
+  checkDueInDays,
   checkVoiceFile,
   isYoungVoice,
   neverSounded,
   referenceOf,
+  typesNear,
   voiceOf,
   type VoiceFile,
 } from './index.ts';
@@ -24,13 +26,12 @@ test.each([
 });
 
 test.each([
-  [{ type: 'tenor' }, 67, false],
-  [{ type: 'tenor', beltCeiling: 71 }, 71, false],
-  [{ type: 'tenor', age: 17 }, null, true],
-  [{ type: 'treble' }, null, true],
-  [{ type: 'changing', age: 19 }, null, true],
-] as const)('belt of %j is %p, young %p', (voice, belt, young) => {
-  expect([beltCeilingOf(voice), isYoungVoice(voice)]).toEqual([belt, young]);
+  [{ type: 'tenor' }, false],
+  [{ type: 'tenor', age: 17 }, true],
+  [{ type: 'treble' }, true],
+  [{ type: 'changing', age: 19 }, true],
+] as const)('%j is a young voice: %p', (voice, young) => {
+  expect(isYoungVoice(voice)).toBe(young);
 });
 
 test('a voice file as the limits and the ladder take it', () => {
@@ -50,6 +51,18 @@ test('a voice file as the limits and the ladder take it', () => {
 });
 
 test.each<[string, Partial<VoiceFile>]>([
+  ['zones over the whole range', { avoid: [{ low: 40, high: 80, kind: 'never-sounded' }] }],
+  [
+    'gaps over the whole range',
+    {
+      gaps: [
+        { low: 40, high: 58 },
+        { low: 59, high: 80 },
+      ],
+    },
+  ],
+  ['a measurement tomorrow', { measured: { low: 50, high: 65, date: '2026-11-26' } }],
+  ['a clearance tomorrow', { clearedOn: '2026-11-26' }],
   ['low above high', { measured: { low: 70, high: 60, date: '2026-11-03' } }],
   ['comfortable outside reach', { measured: { low: 50, high: 65, reachHigh: 64, date: '2026-11-03' } }],
   ['hard limits crossed', { hardFloor: 65, hardCeiling: 60 }],
@@ -57,6 +70,53 @@ test.each<[string, Partial<VoiceFile>]>([
   ['a changing voice without a stage', { type: 'changing' }],
 ])('refuses %s', (_, change) => {
   expect(() => {
-    checkVoiceFile({ ...FILE, ...change });
+    checkVoiceFile({ ...FILE, ...change }, '2026-11-25');
   }).toThrow(VoiceError);
+});
+
+test('a zone of another kind may cover the range, and today is not the future', () => {
+  expect(() => {
+    checkVoiceFile(
+      {
+        ...FILE,
+        avoid: [{ low: 40, high: 80, kind: 'not-loud' }],
+        measured: { low: 50, high: 65, date: '2026-11-25' },
+      },
+      '2026-11-25',
+    );
+  }).not.toThrow();
+});
+
+const check = (date: string, low: number, high: number): { date: string; low: number; high: number } => ({
+  date,
+  low,
+  high,
+});
+const BEFORE = check('2026-10-01', 60, 76);
+
+test.each([
+  ['three semitones lower, a week later', [BEFORE, check('2026-10-08', 57, 76)], '2026-10-01'],
+  ['six days later is too soon', [BEFORE, check('2026-10-07', 57, 76)], null],
+  ['two semitones are not enough', [BEFORE, check('2026-11-08', 58, 74)], null],
+  ['the upper end counts too, in any order', [check('2026-10-20', 60, 72), BEFORE], '2026-10-01'],
+  ['the latest of the earlier ones', [BEFORE, check('2026-10-10', 60, 76), check('2026-11-01', 57, 76)], '2026-10-10'],
+  ['one check says nothing', [BEFORE], null],
+])('a change is likely: %s', (_, checks, since) => {
+  expect(changeLikely({ type: 'treble', age: 12 }, checks)?.date ?? null).toBe(since);
+  expect(changeLikely({ type: 'tenor', age: 30 }, checks)).toBeNull();
+});
+
+test.each([
+  [{ type: 'tenor' }, false, '2026-11-25', 68],
+  [{ type: 'tenor' }, true, '2026-11-25', 6],
+  [{ type: 'changing' }, false, '2026-12-05', -4],
+] as const)('%j, change likely %p: the next check is due in days', (voice, isChanging, today, days) => {
+  expect(checkDueInDays({ ...voice, measured: { low: 50, high: 65, date: '2026-11-03' } }, isChanging, today)).toBe(
+    days,
+  );
+  expect(checkDueInDays(voice, isChanging, today)).toBeNull();
+});
+
+test('voice types are offered by nearness, never one alone', () => {
+  expect(typesNear({ low: 47, high: 62 })).toEqual(['baritone', 'bass-baritone', 'tenor']);
 });

@@ -1,3 +1,5 @@
+import type { Caution } from './cautions.data.ts';
+
 export type VoiceType =
   | 'soprano'
   | 'mezzo-soprano'
@@ -54,14 +56,34 @@ export interface Voice {
   readonly hardFloor?: number;
   readonly hardCeiling?: number;
   readonly beltCeiling?: number;
+  /** The teacher's own decision for a singer of sixteen or seventeen. */
+  readonly gritAllowed?: boolean;
   /** Semitones kept inside both ends, 0–4. */
   readonly margin?: number;
 }
 
-/** The voice file a teacher keeps for a student. */
+/** The voice file a teacher keeps for a student. Days are ISO days. */
 export interface VoiceFile extends Omit<Voice, 'bridges'> {
   readonly style: Style;
   readonly goals: readonly string[];
   readonly bridges: readonly Bridge[];
   readonly avoid: readonly AvoidZone[];
+  /** Missing notes inside the range. */
+  readonly gaps?: readonly PitchRange[];
+  /** What is missing and wanted, and the piece in hand, in the teacher's words. */
+  readonly wanted?: string;
+  readonly piece?: string;
+  readonly cautions?: readonly Caution[];
+  /** A doctor's clearance: the day, no diagnosis. */
+  readonly clearedOn?: string;
+  /** Why the belt ceiling may lie above the usual: the day ease was shown there. */
+  readonly beltEaseOn?: string;
+  /** The day the teacher turned breath holds on again after dizziness. */
+  readonly holdsOnSince?: string;
+  /** A guardian's consent to keep recordings of a minor. */
+  readonly consentOn?: string;
+  /** Answers on which schools differ, over the studio's. */
+  readonly approach?: Readonly<Record<string, string>>;
+  /** Figures of the rule table, over the studio's. */
+  readonly rules?: Readonly<Record<string, number>>;
 }

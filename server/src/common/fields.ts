@@ -9,12 +9,14 @@ import {
   IsInt,
   IsISO8601,
   IsNumber,
+  IsObject,
   IsString,
   IsUUID,
   Length,
   Matches,
   Max,
   Min,
+  ValidateBy,
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
@@ -99,12 +101,13 @@ export function Choice(values: readonly string[], options: FieldOptions = {}): P
 }
 
 /** A list of some of a few words. */
-export function Choices(values: readonly string[]): PropertyDecorator {
+export function Choices(values: readonly string[], options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(
-    ApiProperty({ type: String, enum: values, isArray: true }),
+    ApiProperty({ type: String, enum: values, isArray: true, required: !options.optional }),
     IsArray({ message: 'is not a list' }),
     ArrayMaxSize(values.length * 2, { message: 'has too many entries' }),
     IsIn(values, { each: true, message: `holds only ${values.join(', ')}` }),
+    presence(options),
   );
 }
 
@@ -116,6 +119,32 @@ export function Texts(most: number, length: number): PropertyDecorator {
     ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
     IsString({ each: true, message: 'holds only texts' }),
     Length(1, length, { each: true, message: `holds texts of at most ${String(length)} characters` }),
+  );
+}
+
+/** A few answers or figures by name; which names there are is for the caller to say. */
+export function Named(
+  type: 'string' | 'number',
+  isKnown: (name: string, value: unknown) => boolean,
+  message: string,
+  options: FieldOptions = {},
+): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: Object, additionalProperties: { type }, required: !options.optional }),
+    IsObject({ message: 'is not a list of answers by name' }),
+    ValidateBy(
+      {
+        name: 'named',
+        validator: {
+          validate: (value: unknown) =>
+            typeof value === 'object' &&
+            value !== null &&
+            Object.entries(value).every(([name, answer]) => typeof answer === type && isKnown(name, answer)),
+        },
+      },
+      { message },
+    ),
+    presence(options),
   );
 }
 
@@ -165,12 +194,13 @@ export function Part(type: () => Type, options: FieldOptions = {}): PropertyDeco
 }
 
 /** A list of objects. */
-export function Parts(type: () => Type, most: number): PropertyDecorator {
+export function Parts(type: () => Type, most: number, options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(
-    ApiProperty({ type: () => type(), isArray: true }),
+    ApiProperty({ type: () => type(), isArray: true, required: !options.optional }),
     TypeOf(type),
     IsArray({ message: 'is not a list' }),
     ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
     ValidateNested({ each: true, message: 'is not complete' }),
+    presence(options),
   );
 }

@@ -8,6 +8,7 @@ export {
   Formed,
   Id,
   Instant,
+  Named,
   Part,
   Parts,
   Pitch,

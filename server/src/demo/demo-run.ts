@@ -84,6 +84,7 @@ export function demoRun({
       keys: keys.map(({ tonic, leg, low, high }) => ({ tonic, leg, low, high })),
     })),
     sung: sung.map((key) => ({ ...key, marks: [...key.marks] })),
+    stops: [],
     ease: Math.max(1, chance.between(3, 5) - (strained ? 1 : 0) - (conditions.length > 0 ? 1 : 0)),
     note: chance.happens(0.4) ? (chance.pick(DEMO_NOTES) ?? '') : '',
     revision: 1,

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { ExercisesModule } from '../exercises/index.ts';
 import { LessonsModule } from '../lessons/index.ts';
+import { RangeChecksModule } from '../range-checks/index.ts';
 import { RoutinesModule } from '../routines/index.ts';
 import { RunsModule } from '../runs/index.ts';
 import { StudentsModule } from '../students/index.ts';
@@ -9,7 +10,15 @@ import { DemoController } from './demo.controller.ts';
 import { DemoService } from './demo.service.ts';
 
 @Module({
-  imports: [StudiosModule, StudentsModule, LessonsModule, RoutinesModule, RunsModule, ExercisesModule],
+  imports: [
+    StudiosModule,
+    StudentsModule,
+    LessonsModule,
+    RangeChecksModule,
+    RoutinesModule,
+    RunsModule,
+    ExercisesModule,
+  ],
   controllers: [DemoController],
   providers: [DemoService],
 })

@@ -5,6 +5,7 @@ import { DataSource } from 'typeorm';
 import { Clock, Problem, type SignedIn } from '../common/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
 import { LessonsService } from '../lessons/index.ts';
+import { RangeChecksService } from '../range-checks/index.ts';
 import { RoutinesService, type RoutineDto } from '../routines/index.ts';
 import { RunsService } from '../runs/index.ts';
 import { StudentsService, type StudentDto } from '../students/index.ts';
@@ -30,6 +31,7 @@ export class DemoService implements OnApplicationBootstrap {
     private readonly routines: RoutinesService,
     private readonly runs: RunsService,
     private readonly exercises: ExercisesService,
+    private readonly checks: RangeChecksService,
   ) {}
 
   async onApplicationBootstrap(): Promise<void> {
@@ -93,6 +95,7 @@ export class DemoService implements OnApplicationBootstrap {
       ...(voice.measured && { measured: { ...voice.measured, date } }),
     }) as StudentDto['voice'];
     const student = await this.students.create(studioId, { id: chance.id(now), name, note, voice: dated });
+    await this.fillChecks(studioId, person, student, chance);
     for (const [weekday, startsAt, minutes] of person.lessons) {
       await this.lessons.create(studioId, { id: chance.id(now), studentId: student.id, weekday, startsAt, minutes });
     }
@@ -109,6 +112,33 @@ export class DemoService implements OnApplicationBootstrap {
       steps: list,
     });
     await this.fillRuns(studioId, person, student, routine, exercises, chance);
+  }
+
+  private async fillChecks(
+    studioId: string,
+    { measuredDaysAgo, earlierChecks = [], voice: { measured, speakingNote } }: DemoStudent,
+    { id: studentId }: StudentDto,
+    chance: Chance,
+  ): Promise<void> {
+    if (!measured) return;
+    const { low, high, reachLow = low, reachHigh = high } = measured;
+    const now = this.clock.now();
+    for (const [daysAgo, ...ends] of [...earlierChecks, [measuredDaysAgo, low, high, reachLow, reachHigh] as const]) {
+      const day = dayjs(now).subtract(daysAgo, 'day').format('YYYY-MM-DD');
+      const [lowest, highest, furthestLow, furthestHigh] = ends;
+      const check = {
+        id: chance.id(now),
+        way: 'keys',
+        low: lowest,
+        high: highest,
+        reachLow: furthestLow,
+        reachHigh: furthestHigh,
+        ...(speakingNote !== undefined && { speakingNote }),
+        gaps: [],
+        bridges: [],
+      };
+      await this.checks.record(studioId, studentId, check, day);
+    }
   }
 
   private async fillRuns(

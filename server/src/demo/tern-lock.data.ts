@@ -16,6 +16,8 @@ export interface DemoStudent {
   /** `measured` is dated so many days before the filling. */
   readonly measuredDaysAgo: number;
   readonly voice: VoiceFile;
+  /** Range checks before the measured one: days ago, low, high, furthest low and high. */
+  readonly earlierChecks?: readonly (readonly [number, number, number, number, number])[];
   /** Weekday (Monday is 1), time, minutes. */
   readonly lessons: readonly (readonly [number, string, number])[];
   readonly routine?: {
@@ -73,6 +75,10 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     name: 'Maud Pellow',
     note: 'Comes off night shifts. Talks all night, so start low and small.',
     measuredDaysAgo: 22,
+    earlierChecks: [
+      [81, 57, 74, 55, 77],
+      [52, 58, 75, 55, 78],
+    ],
     voice: {
       type: 'mezzo-soprano',
       age: 41,
@@ -144,6 +150,10 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     name: 'Tamsin Orrock',
     note: 'Sings a high programme on Saturday: nothing new from now on.',
     measuredDaysAgo: 12,
+    earlierChecks: [
+      [75, 60, 79, 58, 83],
+      [40, 60, 80, 58, 84],
+    ],
     voice: {
       type: 'soprano',
       age: 29,
@@ -185,6 +195,10 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     name: 'Idris Fallow',
     note: 'Thirteen; the voice is on the move. Measure again soon.',
     measuredDaysAgo: 9,
+    earlierChecks: [
+      [66, 60, 71, 57, 74],
+      [37, 59, 70, 56, 72],
+    ],
     voice: {
       type: 'changing',
       changingStage: 'second',
@@ -311,6 +325,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     name: 'Otis Wren',
     note: 'Beginner. Talks all day on the radio of the lock office.',
     measuredDaysAgo: 16,
+    earlierChecks: [[60, 51, 63, 49, 65]],
     voice: {
       type: 'tenor',
       age: 24,

@@ -1,5 +1,7 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { GateModule } from '../gate/index.ts';
+import { RangeChecksModule } from '../range-checks/index.ts';
 import { RoutinesModule } from '../routines/index.ts';
 import { RunsModule } from '../runs/index.ts';
 import { StudentsModule } from '../students/index.ts';
@@ -16,6 +18,8 @@ import { LessonsService } from './lessons.service.ts';
     RoutinesModule,
     RunsModule,
     StudiosModule,
+    GateModule,
+    RangeChecksModule,
   ],
   controllers: [LessonsController],
   providers: [LessonsService],

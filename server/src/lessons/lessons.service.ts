@@ -1,7 +1,9 @@
 import { Injectable } from '@nestjs/common';
-import type { Condition } from '@soft-lark/core';
+import { changeLikely, checkDueInDays, type Condition } from '@soft-lark/core';
 import { Clock, notFound } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
+import { GateService } from '../gate/index.ts';
+import { RangeChecksService } from '../range-checks/index.ts';
 import { RoutinesService } from '../routines/index.ts';
 import { RunsService } from '../runs/index.ts';
 import { StudentsService, type StudentDto } from '../students/index.ts';
@@ -18,6 +20,8 @@ export class LessonsService {
     private readonly routines: RoutinesService,
     private readonly runs: RunsService,
     private readonly studios: StudiosService,
+    private readonly gate: GateService,
+    private readonly checks: RangeChecksService,
     private readonly clock: Clock,
   ) {}
 
@@ -80,19 +84,36 @@ export class LessonsService {
   }
 
   private async forToday(studioId: string, day: string, students: readonly StudentDto[]): Promise<StudentTodayDto[]> {
-    const [conditions, routines, lastRuns] = await Promise.all([
+    const timeZone = await this.studios.timeZoneOf(studioId);
+    const [conditions, routines, lastRuns, locks, dizzy, checks] = await Promise.all([
       this.scope.of(DayCondition, studioId).find({ where: { day } }),
       this.routines.list(studioId),
       this.runs.lastOfEach(studioId),
+      this.gate.open(studioId, students, day),
+      this.runs.lastDizzy(studioId, timeZone),
+      this.checks.ofStudio(studioId),
     ]);
     const conditionOf = (id: string): Condition[] =>
       conditions.find(({ studentId }) => studentId === id)?.conditions ?? [];
-    return students.map((student) => ({
-      student,
-      conditions: conditionOf(student.id),
-      routine: routines.find(({ studentId }) => studentId === student.id) ?? null,
-      lastRun: lastRuns.find(({ studentId }) => studentId === student.id) ?? null,
-    }));
+    return students.map((student) => {
+      const { id, voice } = student;
+      const dizzyOn = dizzy.get(id);
+      const changing = changeLikely(
+        voice,
+        (checks.get(id) ?? []).map(({ low, high, day: date }) => ({ low, high, date })),
+      );
+      return {
+        student,
+        lock: locks.get(id) ?? null,
+        breathOff: dizzyOn === day,
+        holdsOff: dizzyOn !== undefined && (voice.holdsOnSince ?? '') <= dizzyOn,
+        changeSince: changing?.date ?? null,
+        checkDueInDays: checkDueInDays(voice, changing !== null, day),
+        conditions: conditionOf(id),
+        routine: routines.find(({ studentId }) => studentId === id) ?? null,
+        lastRun: lastRuns.find(({ studentId }) => studentId === id) ?? null,
+      };
+    });
   }
 
   private view({ id, studentId, weekday, startsAt, minutes }: Lesson): LessonDto {

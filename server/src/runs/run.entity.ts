@@ -1,4 +1,4 @@
-import type { Condition } from '@soft-lark/core';
+import type { Condition, StopCause } from '@soft-lark/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A key as it was planned. */
@@ -52,6 +52,10 @@ export class Run {
 
   @Column('jsonb')
   plan!: StoredPlan;
+
+  /** What stopped which step, in order; never counted against anyone. */
+  @Column('jsonb')
+  stops!: { stepId: string; mark: StopCause }[];
 
   /** 1–5, asked on the closing card. */
   @Column('smallint', { nullable: true })

@@ -69,6 +69,18 @@ export class RunsService {
     return this.summaries(studioId, `and run.id in (${last})`);
   }
 
+  /** The last day on which each student was dizzy in a run, in the studio's zone. */
+  async lastDizzy(studioId: string, timeZone: string): Promise<ReadonlyMap<string, string>> {
+    const rows = (await this.scope.query(
+      studioId,
+      `select run.student_id, to_char(max(run.started_at at time zone $2), 'YYYY-MM-DD') as day
+         from run
+        where run.studio_id = $1 and run.stops @> '[{"mark":"dizzy"}]' group by run.student_id`,
+      [timeZone],
+    )) as { student_id: string; day: string }[];
+    return new Map(rows.map(({ student_id, day }) => [student_id, day]));
+  }
+
   async get(studioId: string, id: string): Promise<RunDto> {
     const [[summary], run, keys] = await Promise.all([
       this.summaries(studioId, 'and run.id = $2', [id]),
@@ -77,7 +89,7 @@ export class RunsService {
     ]);
     if (!summary || !run) throw notFound('run');
     const plan = run.plan.steps as RunDto['plan'];
-    return { ...summary, plan, revision: run.revision, sung: keys.map((key) => this.keyView(key)) };
+    return { ...summary, plan, stops: run.stops, revision: run.revision, sung: keys.map((key) => this.keyView(key)) };
   }
 
   /**
@@ -106,9 +118,10 @@ export class RunsService {
     return this.get(studioId, id);
   }
 
-  private changing(sent: SentRunDto): Pick<Run, 'endedAt' | 'ease' | 'note' | 'revision'> {
+  private changing(sent: SentRunDto): Pick<Run, 'endedAt' | 'ease' | 'note' | 'revision' | 'stops'> {
     const { endedAt, ease, note, revision } = sent;
-    return { endedAt: endedAt === undefined ? null : new Date(endedAt), ease: ease ?? null, note, revision };
+    const stops = sent.stops.map(({ stepId, mark }) => ({ stepId, mark }));
+    return { endedAt: endedAt === undefined ? null : new Date(endedAt), ease: ease ?? null, note, revision, stops };
   }
 
   private async bringForward(studioId: string, manager: EntityManager, id: string, sent: SentRunDto): Promise<void> {

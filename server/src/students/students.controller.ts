@@ -1,5 +1,5 @@
-import { Body, Controller, Get, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
-import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { Who, type SignedIn } from '../common/index.ts';
 import { ChangedStudentDto, NewStudentDto, StudentDto } from './dto/students.dto.ts';
 import { StudentsService } from './students.service.ts';
@@ -35,5 +35,12 @@ export class StudentsController {
     @Body() change: ChangedStudentDto,
   ): Promise<StudentDto> {
     return this.students.change(studioId, id, change);
+  }
+
+  @Delete(':studentId')
+  @HttpCode(204)
+  @ApiNoContentResponse()
+  remove(@Who() { studioId }: SignedIn, @Param('studentId', ParseUUIDPipe) id: string): Promise<void> {
+    return this.students.remove(studioId, id);
   }
 }

@@ -1,8 +1,10 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
-import { checkVoiceFile } from '@soft-lark/core';
+import { changeRules, checkVoiceFile, type VoiceFile } from '@soft-lark/core';
+import type { EntityManager } from 'typeorm';
 import { Clock, notFound, staleWrite } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
+import { StudiosService } from '../studios/index.ts';
 import type { ChangedStudentDto, NewStudentDto, StudentDto, StudentFieldsDto } from './dto/students.dto.ts';
 import { Student, type StoredVoice } from './student.entity.ts';
 import { readVoice } from './voice-file.upgrade.ts';
@@ -18,6 +20,7 @@ function stored(voice: StudentFieldsDto['voice']): StoredVoice {
 export class StudentsService {
   constructor(
     private readonly scope: StudioScope,
+    private readonly studios: StudiosService,
     private readonly clock: Clock,
   ) {}
 
@@ -36,7 +39,7 @@ export class StudentsService {
   }
 
   async create(studioId: string, wanted: NewStudentDto): Promise<StudentDto> {
-    checkVoiceFile(wanted.voice);
+    await this.check(studioId, wanted.voice);
     const { id, name, note } = wanted;
     await this.scope
       .of(Student, studioId)
@@ -44,16 +47,35 @@ export class StudentsService {
     return this.get(studioId, id);
   }
 
-  async change(studioId: string, id: string, { version, name, note, voice }: ChangedStudentDto): Promise<StudentDto> {
-    checkVoiceFile(voice);
+  async change(
+    studioId: string,
+    id: string,
+    { version, name, note, voice }: ChangedStudentDto,
+    manager?: EntityManager,
+  ): Promise<StudentDto> {
+    await this.check(studioId, voice);
     const change = { name, note, voice: stored(voice) };
-    const changed = await this.scope.of(Student, studioId).update({ id, version }, { ...change, version: version + 1 });
-    const current = await this.get(studioId, id);
+    const rows = this.scope.of(Student, studioId, manager);
+    const changed = await rows.update({ id, version }, { ...change, version: version + 1 });
+    const student = await rows.findOne({ id });
+    if (!student) throw notFound('student');
+    const current = this.view(student, await this.knownExercises(studioId, id));
     const { voice: now, name: nameNow, note: noteNow } = current;
     // An answer that was lost on the way is asked for again: the same content is no conflict.
     const isSame = isDeepStrictEqual({ name: nameNow, note: noteNow, voice: { schema: 1, ...now } }, change);
     if (!changed && !isSame) throw staleWrite('student', current);
     return current;
+  }
+
+  /** Deletes a student with lessons, routines, runs, checks and locks. */
+  async remove(studioId: string, id: string): Promise<void> {
+    if (!(await this.scope.of(Student, studioId).delete({ id }))) throw notFound('student');
+  }
+
+  private async check(studioId: string, voice: VoiceFile): Promise<void> {
+    const { timeZone, rules } = await this.studios.settings(studioId);
+    checkVoiceFile(voice, this.clock.today(timeZone).date);
+    changeRules(voice.rules ?? {}, 'this student', changeRules(rules, 'the studio'));
   }
 
   private view({ id, name, note, voice, version }: Student, known: ReadonlyMap<string, string[]>): StudentDto {

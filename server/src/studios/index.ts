@@ -1,4 +1,4 @@
-export { SessionDto } from './dto/studios.dto.ts';
+export { Approach, RuleFigures, SessionDto } from './dto/studios.dto.ts';
 export { openSession } from './session-cookie.ts';
 export { StudiosModule } from './studios.module.ts';
 export { StudiosService } from './studios.service.ts';

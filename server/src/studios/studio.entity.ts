@@ -1,3 +1,4 @@
+import type { RuleChanges } from '@soft-lark/core';
 import { Column, CreateDateColumn, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('studio')
@@ -18,6 +19,13 @@ export class Studio {
   /** Answers to the questions on which schools differ. */
   @Column('jsonb')
   approach!: Record<string, string>;
+
+  /** Figures of the rule table the studio has set, by row. */
+  @Column('jsonb')
+  rules!: RuleChanges;
+
+  @Column('integer')
+  version!: number;
 
   @CreateDateColumn({ name: 'created_at', type: 'timestamptz' })
   createdAt!: Date;

@@ -1,9 +1,9 @@
-import { Body, Controller, Delete, Get, HttpCode, Post, Req, UseGuards } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, UseGuards } from '@nestjs/common';
 import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { Throttle } from '@nestjs/throttler';
 import type { Request } from 'express';
 import { Open, Who, type SignedIn } from '../common/index.ts';
-import { SessionDto, SignInDto, SignUpDto } from './dto/studios.dto.ts';
+import { SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
 import { closeSession, openSession } from './session-cookie.ts';
 import { SignInThrottle } from './sign-in-throttle.ts';
 import { StudiosService } from './studios.service.ts';
@@ -35,6 +35,18 @@ export class StudiosController {
     const signedIn = await this.studios.signIn(wanted);
     await openSession(request, signedIn);
     return this.studios.describe(signedIn);
+  }
+
+  @Get('studio')
+  @ApiOkResponse({ type: StudioDto })
+  settings(@Who() { studioId }: SignedIn): Promise<StudioDto> {
+    return this.studios.settings(studioId);
+  }
+
+  @Put('studio')
+  @ApiOkResponse({ type: StudioDto })
+  change(@Who() { studioId }: SignedIn, @Body() wanted: StudioDto): Promise<StudioDto> {
+    return this.studios.change(studioId, wanted);
   }
 
   @Get('session')

@@ -2,9 +2,10 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { DataSource, Repository } from 'typeorm';
 import { v7 } from 'uuid';
-import { Clock, isTimeZone, Problem, type SignedIn } from '../common/index.ts';
+import { Clock, isTimeZone, Problem, staleWrite, type SignedIn } from '../common/index.ts';
 import { Account } from './account.entity.ts';
-import type { SessionDto, SignInDto, SignUpDto } from './dto/studios.dto.ts';
+import { changeRules } from '@soft-lark/core';
+import type { SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
 import { hashPassword, isPassword } from './passwords.ts';
 import { Studio } from './studio.entity.ts';
 
@@ -18,12 +19,30 @@ export class StudiosService {
   ) {}
 
   async signUp(wanted: SignUpDto): Promise<SignedIn> {
-    if (!isTimeZone(wanted.timeZone)) {
-      throw new Problem(422, 'INVALID', `“${wanted.timeZone}” is not a time zone.`, {
-        errors: [{ field: 'timeZone', message: 'is a time zone such as Europe/London' }],
-      });
-    }
+    this.checkTimeZone(wanted.timeZone);
     return this.found({ ...wanted, isDemo: false });
+  }
+
+  private checkTimeZone(timeZone: string): void {
+    if (isTimeZone(timeZone)) return;
+    throw new Problem(422, 'INVALID', `“${timeZone}” is not a time zone.`, {
+      errors: [{ field: 'timeZone', message: 'is a time zone such as Europe/London' }],
+    });
+  }
+
+  async settings(studioId: string): Promise<StudioDto> {
+    const { name, timeZone, approach, rules, version } = await this.studios.findOneByOrFail({ id: studioId });
+    return { name, timeZone, approach, rules, version };
+  }
+
+  /** Changes the studio's settings; a rule table that makes no sense is refused with its row. */
+  async change(studioId: string, { version, ...wanted }: StudioDto): Promise<StudioDto> {
+    this.checkTimeZone(wanted.timeZone);
+    changeRules(wanted.rules, 'the studio');
+    const { affected } = await this.studios.update({ id: studioId, version }, { ...wanted, version: version + 1 });
+    const current = await this.settings(studioId);
+    if (affected === 0) throw staleWrite('studio', current);
+    return current;
   }
 
   /** Makes a studio and its first account together, or neither. */
@@ -34,7 +53,15 @@ export class StudiosService {
     const signedIn = { studioId: v7(), accountId: v7() };
     await this.source.transaction(async (manager) => {
       const { studioName, timeZone, isDemo, name } = wanted;
-      await manager.insert(Studio, { id: signedIn.studioId, name: studioName, timeZone, isDemo, approach: {} });
+      await manager.insert(Studio, {
+        id: signedIn.studioId,
+        name: studioName,
+        timeZone,
+        isDemo,
+        approach: {},
+        rules: {},
+        version: 1,
+      });
       await manager.insert(Account, { id: signedIn.accountId, studioId: signedIn.studioId, name, email, passwordHash });
     });
     return signedIn;
@@ -64,13 +91,14 @@ export class StudiosService {
     ]);
     if (!account || !studio)
       throw new Problem(401, 'SIGNED_OUT', 'This account is not there any more.', { remedy: 'Sign in again.' });
-    const { name: studioName, timeZone, isDemo, approach } = studio;
+    const { name: studioName, timeZone, isDemo, approach, rules } = studio;
     return {
       name: account.name,
       studioName,
       timeZone,
       isDemo,
       approach,
+      rules,
       fixedNow: this.clock.fixed,
       today: this.clock.today(timeZone).date,
     };

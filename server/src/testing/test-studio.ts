@@ -85,6 +85,23 @@ export function student(id: string): object {
   return { id, name: 'Linnet', note: '', voice };
 }
 
+/** A range check that was made on the first version of a student. */
+export function rangeCheck(id: string, change: object = {}): object {
+  return {
+    id,
+    version: 1,
+    way: 'keys',
+    low: 57,
+    high: 74,
+    reachLow: 55,
+    reachHigh: 78,
+    speakingNote: 59,
+    gaps: [],
+    bridges: [{ low: 64, high: 65 }],
+    ...change,
+  };
+}
+
 export function routine(id: string, studentId: string): object {
   const steps = [
     { id: v7(), exerciseId: 'standing-check', settings: {} },
@@ -112,6 +129,7 @@ export function run(studentId: string, sung: readonly object[], change: object =
     conditions: ['tired'],
     plan,
     sung,
+    stops: [],
     note: '',
     revision: 1,
     ...change,

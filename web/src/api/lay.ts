@@ -1,21 +1,74 @@
-import { layRoutine, type Condition, type Exercise, type LaidRoutine } from '@soft-lark/core';
+import {
+  changeRules,
+  type Allowance,
+  type Condition,
+  type Exercise,
+  type RoutineContext,
+  type RuleTable,
+  type TravelApproach,
+  layRoutine,
+  type LaidRoutine,
+} from '@soft-lark/core';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback } from 'react';
 import type { Routine } from './routines.queries.ts';
-import type { Student } from './students.queries.ts';
+import { sessionQuery, type Session } from './session.queries.ts';
+import type { Student, StudentToday } from './students.queries.ts';
 
-/** A routine worked out for a student in today's condition. */
-export function layFor(
-  routine: Pick<Routine, 'steps' | 'occasion'>,
-  student: Pick<Student, 'voice' | 'known'>,
-  conditions: readonly Condition[],
+/** A student's day, as the server says it and as the gate may have changed it. */
+export type Day = Pick<StudentToday, 'student' | 'conditions' | 'breathOff' | 'holdsOff'> & {
+  readonly allowance?: Allowance;
+  readonly hoursToPerformance?: number;
+};
+
+type StudioAnswers = Pick<Session, 'rules' | 'approach'>;
+
+/** The rule table of one student: the studio's figures over the reference, the student's over those. */
+export function rulesFor(studio: StudioAnswers | undefined, { voice }: Student): RuleTable {
+  return changeRules(voice.rules ?? {}, 'this student', changeRules(studio?.rules ?? {}, 'the studio'));
+}
+
+/** Everything about a student's day that a routine's figures rest on, besides its steps and its occasion. */
+export function dayContext(
+  { student, conditions, breathOff, holdsOff, allowance, hoursToPerformance }: Day,
+  studio: StudioAnswers | undefined,
   exercises: ReadonlyMap<string, Exercise>,
   now: Date,
-): LaidRoutine {
-  return layRoutine(routine.steps, {
+): Omit<RoutineContext, 'occasion'> {
+  const travel = student.voice.approach?.['travel'] ?? studio?.approach['travel'];
+  return {
     voice: student.voice,
     conditions,
-    occasion: routine.occasion,
     exercises,
     known: new Set(student.known),
+    rules: rulesFor(studio, student),
+    breathOff,
+    holdsOff,
+    ...(allowance && { allowance }),
+    ...(hoursToPerformance !== undefined && { hoursToPerformance }),
+    ...(travel && { travelApproach: travel as TravelApproach }),
     now: now.toISOString(),
-  });
+  };
 }
+
+/** Works routines out for a student's day, by this studio's rules; stays the same while those do. */
+export function useLay(): (
+  routine: Pick<Routine, 'steps' | 'occasion'>,
+  day: Day,
+  exercises: ReadonlyMap<string, Exercise>,
+  now: Date,
+) => LaidRoutine {
+  const studio = useQuery(sessionQuery).data;
+  return useCallback(
+    (routine, day, exercises, now) =>
+      layRoutine(routine.steps, { ...dayContext(day, studio, exercises, now), occasion: routine.occasion }),
+    [studio],
+  );
+}
+
+/** The same day without its condition, to say what a fresh voice would do. */
+export function freshDay(day: Day): Day {
+  return { ...day, conditions: NONE };
+}
+
+const NONE: Condition[] = [];

@@ -36,6 +36,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Studios_settings"];
+        put: operations["Studios_change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Account_changePassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/recovery-codes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Account_newCodes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/recovery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Account_recover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["Account_close"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/students": {
         parameters: {
             query?: never;
@@ -62,7 +142,7 @@ export interface paths {
         get: operations["Students_get"];
         put: operations["Students_change"];
         post?: never;
-        delete?: never;
+        delete: operations["Students_remove"];
         options?: never;
         head?: never;
         patch?: never;
@@ -142,6 +222,54 @@ export interface paths {
         get: operations["Runs_get"];
         put: operations["Runs_keep"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{studentId}/range-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RangeChecks_list"];
+        put?: never;
+        post: operations["RangeChecks_confirm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{studentId}/locks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Gate_list"];
+        put?: never;
+        post: operations["Gate_lock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{studentId}/locks/{lockId}/lift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Gate_lift"];
         delete?: never;
         options?: never;
         head?: never;
@@ -280,6 +408,9 @@ export interface components {
             approach: {
                 [key: string]: string;
             };
+            rules: {
+                [key: string]: number;
+            };
             /** Format: date-time */
             fixedNow: string | null;
             /** Format: date */
@@ -288,6 +419,33 @@ export interface components {
         SignInDto: {
             /** @example name@example.org */
             email: string;
+            password: string;
+        };
+        StudioDto: {
+            name: string;
+            timeZone: string;
+            approach: {
+                [key: string]: string;
+            };
+            rules: {
+                [key: string]: number;
+            };
+            version: number;
+        };
+        NewPasswordDto: {
+            current: string;
+            next: string;
+        };
+        RecoveryCodesDto: {
+            codes: string[];
+        };
+        RecoveryDto: {
+            /** @example name@example.org */
+            email: string;
+            code: string;
+            password: string;
+        };
+        PasswordDto: {
             password: string;
         };
         BridgeDto: {
@@ -311,6 +469,10 @@ export interface components {
             kind: "never-sounded" | "not-held" | "not-loud" | "not-heavy";
             seconds?: number;
         };
+        NoteRangeDto: {
+            low: number;
+            high: number;
+        };
         VoiceFileDto: {
             /** @enum {string} */
             type: "soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing";
@@ -328,6 +490,25 @@ export interface components {
             beltCeiling?: number;
             margin?: number;
             avoid: components["schemas"]["AvoidZoneDto"][];
+            gritAllowed?: boolean;
+            gaps?: components["schemas"]["NoteRangeDto"][];
+            wanted?: string;
+            piece?: string;
+            cautions?: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+            /** Format: date */
+            clearedOn?: string;
+            /** Format: date */
+            beltEaseOn?: string;
+            /** Format: date */
+            holdsOnSince?: string;
+            /** Format: date */
+            consentOn?: string;
+            approach?: {
+                [key: string]: string;
+            };
+            rules?: {
+                [key: string]: number;
+            };
         };
         StudentDto: {
             name: string;
@@ -460,6 +641,12 @@ export interface components {
             outcome: "sung" | "skipped";
             marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy")[];
         };
+        StopDto: {
+            /** Format: uuid */
+            stepId: string;
+            /** @enum {string} */
+            mark: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy" | "effort";
+        };
         RunDto: {
             /** Format: uuid */
             id: string;
@@ -483,6 +670,7 @@ export interface components {
             marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy")[];
             plan: components["schemas"]["PlannedStepDto"][];
             sung: components["schemas"]["SungKeyDto"][];
+            stops: components["schemas"]["StopDto"][];
             revision: number;
         };
         SentRunDto: {
@@ -498,9 +686,60 @@ export interface components {
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
             plan: components["schemas"]["PlannedStepDto"][];
             sung: components["schemas"]["SungKeyDto"][];
+            stops: components["schemas"]["StopDto"][];
             ease?: number;
             note: string;
             revision: number;
+        };
+        RangeCheckDto: {
+            low: number;
+            high: number;
+            reachLow?: number;
+            reachHigh?: number;
+            speakingNote?: number;
+            gaps: components["schemas"]["NoteRangeDto"][];
+            bridges: components["schemas"]["NoteRangeDto"][];
+            /** @enum {string} */
+            way: "microphone" | "simulated" | "midi" | "keys";
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            day: string;
+        };
+        ConfirmedCheckDto: {
+            low: number;
+            high: number;
+            reachLow?: number;
+            reachHigh?: number;
+            speakingNote?: number;
+            gaps: components["schemas"]["NoteRangeDto"][];
+            bridges: components["schemas"]["NoteRangeDto"][];
+            /** @enum {string} */
+            way: "microphone" | "simulated" | "midi" | "keys";
+            /** Format: uuid */
+            id: string;
+            version: number;
+        };
+        LockDto: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            level: "urgent" | "not-today" | "see-someone";
+            /** Format: date */
+            since: string;
+            /** Format: date-time */
+            liftedAt: string | null;
+            liftedBy: string | null;
+            reason: string | null;
+        };
+        NewLockDto: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            level: "urgent" | "not-today" | "see-someone";
+        };
+        LiftDto: {
+            reason: string;
         };
         LessonDto: {
             /** Format: uuid */
@@ -517,6 +756,12 @@ export interface components {
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
             routine: components["schemas"]["RoutineDto"] | null;
             lastRun: components["schemas"]["RunSummaryDto"] | null;
+            lock: components["schemas"]["LockDto"] | null;
+            breathOff: boolean;
+            holdsOff: boolean;
+            /** Format: date */
+            changeSince: string | null;
+            checkDueInDays: number | null;
             lesson: components["schemas"]["LessonDto"];
         };
         TodayDto: {
@@ -529,6 +774,12 @@ export interface components {
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
             routine: components["schemas"]["RoutineDto"] | null;
             lastRun: components["schemas"]["RunSummaryDto"] | null;
+            lock: components["schemas"]["LockDto"] | null;
+            breathOff: boolean;
+            holdsOff: boolean;
+            /** Format: date */
+            changeSince: string | null;
+            checkDueInDays: number | null;
         };
         DayConditionDto: {
             /** Format: date */
@@ -626,6 +877,132 @@ export interface operations {
             };
         };
     };
+    Studios_settings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioDto"];
+                };
+            };
+        };
+    };
+    Studios_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StudioDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioDto"];
+                };
+            };
+        };
+    };
+    Account_changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPasswordDto"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    Account_newCodes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecoveryCodesDto"];
+                };
+            };
+        };
+    };
+    Account_recover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecoveryDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+        };
+    };
+    Account_close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordDto"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     Students_list: {
         parameters: {
             query?: never;
@@ -711,6 +1088,25 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["StudentDto"];
                 };
+            };
+        };
+    };
+    Students_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -911,6 +1307,8 @@ export interface operations {
                         }[];
                         /** @default [] */
                         cautions: string[];
+                        /** @default [] */
+                        notWith: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
                     }[];
                 };
             };
@@ -1088,6 +1486,124 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunDto"];
+                };
+            };
+        };
+    };
+    RangeChecks_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RangeCheckDto"][];
+                };
+            };
+        };
+    };
+    RangeChecks_confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConfirmedCheckDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentDto"];
+                };
+            };
+        };
+    };
+    Gate_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LockDto"][];
+                };
+            };
+        };
+    };
+    Gate_lock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewLockDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LockDto"];
+                };
+            };
+        };
+    };
+    Gate_lift: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+                lockId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiftDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LockDto"];
                 };
             };
         };

@@ -26,6 +26,9 @@ export const addStudent = (body: Schemas['NewStudentDto']): Promise<Student> =>
 export const changeStudent = (studentId: string, body: Schemas['ChangedStudentDto']): Promise<Student> =>
   dataOf(api.PUT('/api/students/{studentId}', { params: { path: { studentId } }, body }));
 
+export const removeStudent = (studentId: string): Promise<unknown> =>
+  dataOf(api.DELETE('/api/students/{studentId}', { params: { path: { studentId } } }));
+
 export const setCondition = (studentId: string, day: string, conditions: readonly Condition[]): Promise<unknown> =>
   dataOf(
     api.PUT('/api/students/{studentId}/condition', {

@@ -63,16 +63,28 @@ test('a voice file goes through its form unchanged, and half-filled rows are lef
     age: 13,
     style: 'pop' as const,
     goals: ['ease', 'pitch'],
-    bridges: [{ low: 60, high: 61 }],
+    bridges: [{ low: 60, high: 61, date: '2026-11-03' }],
+    gaps: [{ low: 63, high: 64 }],
+    gritAllowed: true,
+    wanted: 'An easy E',
+    piece: 'The lamplighter',
+    cautions: ['jaw' as const],
+    clearedOn: '2026-11-01',
+    consentOn: '2026-11-02',
+    beltEaseOn: '2026-11-03',
+    holdsOnSince: '2026-11-04',
+    approach: { jaw: 'steady' },
+    rules: { 'margin.usual': 2 },
     avoid: [{ low: 66, high: 67, kind: 'not-loud' as const }],
     measured: { low: 56, high: 66, reachLow: 54, reachHigh: 69, date: '2026-11-03' },
     speakingNote: 57,
     hardCeiling: 67,
     margin: 1,
   };
-  const values = valuesOf({ id: 'x', name: 'Idris', note: 'n', voice, version: 1, known: [] }, '2026-11-25');
-  expect(fileOf(values)).toEqual({ name: 'Idris', note: 'n', voice });
+  const student = { id: 'x', name: 'Idris', note: 'n', voice, version: 1, known: [] };
+  const values = valuesOf(student, '2026-11-25');
+  expect(fileOf(values, student)).toEqual({ name: 'Idris', note: 'n', voice });
   const half = { ...values, bridges: [...values.bridges, { low: 62, high: undefined }], reachHigh: null };
-  expect(fileOf(half).voice.bridges).toHaveLength(1);
+  expect(fileOf(half, student).voice.bridges).toHaveLength(1);
   expect(unreadable(half)).toEqual(['reachHigh']);
 });

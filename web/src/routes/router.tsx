@@ -36,6 +36,10 @@ export function createRouter(): ReturnType<typeof createBrowserRouter> {
               async () => (await import('../places/students/student-place.tsx')).StudentPlace,
             ),
             place(
+              '/students/:studentId/check',
+              async () => (await import('../places/check/check-place.tsx')).CheckPlace,
+            ),
+            place(
               '/students/:studentId/:tab',
               async () => (await import('../places/students/student-place.tsx')).StudentPlace,
             ),
@@ -44,6 +48,9 @@ export function createRouter(): ReturnType<typeof createBrowserRouter> {
             place('/shelf/:exerciseId', async () => (await import('../places/shelf/exercise-sheet.tsx')).ExerciseSheet),
             place('/log', async () => (await import('../places/log/log-place.tsx')).LogPlace),
             place('/log/:runId', async () => (await import('../places/log/run-place.tsx')).RunPlace),
+            place('/settings', async () => (await import('../places/settings/settings-place.tsx')).SettingsPlace),
+            place('/settings/:tab', async () => (await import('../places/settings/settings-place.tsx')).SettingsPlace),
+            place('/cautions', async () => (await import('../places/cautions/cautions-place.tsx')).CautionsPlace),
             place('/about', async () => (await import('../places/about/about-place.tsx')).AboutPlace),
             { path: '*', element: <RouteFailure /> },
           ],

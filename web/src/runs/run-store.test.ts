@@ -109,6 +109,7 @@ test('what is sent leaves out what was not answered, and nothing of the deviceâ€
     'routineId',
     'routineName',
     'startedAt',
+    'stops',
     'studentId',
     'sung',
   ]);

@@ -110,6 +110,7 @@ export function sendable(run: KeptRun): SentRun {
     conditions: [...conditions],
     plan,
     sung: state.sung.map((key) => ({ ...key, marks: [...key.marks] })),
+    stops: state.stops.map((stop) => ({ ...stop })),
     ...(ease !== undefined && { ease }),
     note,
     revision,

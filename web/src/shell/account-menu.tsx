@@ -1,16 +1,27 @@
 import { ActionIcon, Menu, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
-import { IconLogout, IconInfoCircle, IconMoon, IconSun, IconUserCircle } from '@tabler/icons-react';
+import {
+  IconAdjustments,
+  IconAlertTriangle,
+  IconInfoCircle,
+  IconLogout,
+  IconMoon,
+  IconScreenShare,
+  IconSun,
+  IconUserCircle,
+} from '@tabler/icons-react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
 import { signOut, type Session } from '../api/session.queries.ts';
+import { useSharedScreen } from '../ui/shared-screen.ts';
 
 export function AccountMenu({ session }: { readonly session: Session | undefined }): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const queries = useQueryClient();
   const { setColorScheme } = useMantineColorScheme();
+  const [isShared, setShared] = useSharedScreen();
   const isDark = useComputedColorScheme('light') === 'dark';
   const leave = useMutation({
     mutationFn: signOut,
@@ -35,6 +46,20 @@ export function AccountMenu({ session }: { readonly session: Session | undefined
           }}
         >
           {isDark ? t('app.light') : t('app.dark')}
+        </Menu.Item>
+        <Menu.Item
+          leftSection={<IconScreenShare size={18} />}
+          onClick={() => {
+            setShared(!isShared);
+          }}
+        >
+          {isShared ? t('app.ownScreen') : t('app.sharedScreen')}
+        </Menu.Item>
+        <Menu.Item component={Link} to="/settings" leftSection={<IconAdjustments size={18} />}>
+          {t('settings.heading')}
+        </Menu.Item>
+        <Menu.Item component={Link} to="/cautions" leftSection={<IconAlertTriangle size={18} />}>
+          {t('cautions.heading')}
         </Menu.Item>
         <Menu.Item component={Link} to="/about" leftSection={<IconInfoCircle size={18} />}>
           {t('app.about')}

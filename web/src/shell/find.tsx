@@ -7,14 +7,16 @@ import { useNavigate } from 'react-router';
 import { routinesQuery, shelfQuery } from '../api/routines.queries.ts';
 import { studentsQuery } from '../api/students.queries.ts';
 import { KeyCap } from '../ui/key-cap.tsx';
+import { useShown } from './use-shown.ts';
 import classes from './shell.module.css';
 
 /** One search for students, routines and exercises. */
 export function Find(): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
-  const students = useQuery(studentsQuery).data ?? [];
-  const routines = useQuery(routinesQuery()).data ?? [];
+  const { mayShow } = useShown();
+  const students = (useQuery(studentsQuery).data ?? []).filter(({ id }) => mayShow(id));
+  const routines = (useQuery(routinesQuery()).data ?? []).filter(({ studentId }) => mayShow(studentId));
   const shelf = useQuery(shelfQuery).data ?? new Map<string, never>();
   const nameOf = (id: string): string => students.find((student) => student.id === id)?.name ?? '';
   const action = (id: string, label: string, description: string, to: string): SpotlightActionData => ({

@@ -18,6 +18,8 @@ export function noteOf(text: string): NoteValue {
 
 interface NoteFieldProps {
   readonly label: string;
+  /** Its name where the label stands elsewhere, as in a table. */
+  readonly name?: string;
   readonly value?: NoteValue;
   readonly onChange: (value: NoteValue) => void;
   readonly error?: string;
@@ -25,13 +27,14 @@ interface NoteFieldProps {
 }
 
 /** A field for one note by its name, such as B♭3. What is being typed stands as typed until it is a note and the field is left. */
-export function NoteField({ label, value, onChange, error, required = false }: NoteFieldProps): ReactElement {
+export function NoteField({ label, name, value, onChange, error, required = false }: NoteFieldProps): ReactElement {
   const { t } = useTranslation();
   const [draft, setDraft] = useState<string>();
   const isUnreadable = draft !== undefined && noteOf(draft) === null;
   return (
     <TextInput
       label={label}
+      aria-label={name}
       placeholder={t('students.noteHint')}
       value={draft ?? (typeof value === 'number' ? writeNote(value) : '')}
       required={required}

@@ -177,6 +177,7 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'yawn-and-sigh-down', as: 'instead' }],
     cautions: ['Not with a jaw disorder or fresh dental work.'],
+    notWith: ['jaw'],
   },
   {
     id: 'yawn-and-sigh-down',

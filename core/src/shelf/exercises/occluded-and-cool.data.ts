@@ -125,6 +125,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
       { id: 'hum-glides', as: 'instead', when: 'no-straw' },
     ],
     cautions: [STRAW_CAUTION],
+    notWith: ['eyes-or-ears'],
   },
   {
     id: 'straw-steps-down',
@@ -163,6 +164,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'falling-hum', as: 'instead', when: 'no-straw' }],
     cautions: [STRAW_CAUTION],
+    notWith: ['eyes-or-ears'],
   },
   {
     id: 'z-on-five',
@@ -298,6 +300,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'falling-hum', as: 'instead', when: 'no-straw' }],
     cautions: [STRAW_CAUTION],
+    notWith: ['eyes-or-ears'],
   },
   {
     id: 'sigh-to-speech',

@@ -1,6 +1,7 @@
 import type { Condition } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Choices, Day, Formed, Id, Whole } from '../../common/index.ts';
+import { LockDto } from '../../gate/index.ts';
 import { RoutineDto } from '../../routines/index.ts';
 import { RunSummaryDto } from '../../runs/index.ts';
 import { StudentDto } from '../../students/index.ts';
@@ -47,6 +48,26 @@ export class StudentTodayDto {
 
   @ApiProperty({ type: () => RunSummaryDto, nullable: true })
   lastRun!: RunSummaryDto | null;
+
+  /** What the gate has locked, and nobody has lifted yet. */
+  @ApiProperty({ type: () => LockDto, nullable: true })
+  lock!: LockDto | null;
+
+  /** Dizziness ended breath work for today. */
+  @ApiProperty()
+  breathOff!: boolean;
+
+  /** Breath holds stay off until the teacher turns them on again. */
+  @ApiProperty()
+  holdsOff!: boolean;
+
+  /** The earlier of the two range checks that say the voice is changing. */
+  @ApiProperty({ type: String, format: 'date', nullable: true })
+  changeSince!: string | null;
+
+  /** Negative where the next range check is overdue; null where nothing was measured. */
+  @ApiProperty({ type: 'integer', nullable: true })
+  checkDueInDays!: number | null;
 }
 
 export class LessonTodayDto extends StudentTodayDto {

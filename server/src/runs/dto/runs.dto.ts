@@ -1,4 +1,12 @@
-import { MARKS, type Condition, type ExerciseKind, type Leg, type Mark, type SungKey } from '@soft-lark/core';
+import {
+  MARKS,
+  type Condition,
+  type ExerciseKind,
+  type Leg,
+  type Mark,
+  type StopCause,
+  type SungKey,
+} from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Choice, Choices, Formed, Id, Instant, Parts, Pitch, Real, Text, Whole } from '../../common/index.ts';
 
@@ -59,6 +67,15 @@ export class SungKeyDto extends PlannedKeyDto {
   marks!: Mark[];
 }
 
+/** What stopped a step: a mark, or more effort than a warm-up may cost. */
+export class StopDto {
+  @Id()
+  stepId!: string;
+
+  @Choice([...MARKS, 'effort'])
+  mark!: StopCause;
+}
+
 /** A run as the page has it so far. Sent as often as it changes; keys are added, never taken away. */
 export class SentRunDto {
   @Id()
@@ -84,6 +101,9 @@ export class SentRunDto {
 
   @Parts(() => SungKeyDto, 2000)
   sung!: SungKeyDto[];
+
+  @Parts(() => StopDto, 60)
+  stops!: StopDto[];
 
   @Whole(1, 5, { optional: true })
   ease?: number;
@@ -150,6 +170,9 @@ export class RunDto extends RunSummaryDto {
 
   @ApiProperty({ type: () => SungKeyDto, isArray: true })
   sung!: SungKeyDto[];
+
+  @ApiProperty({ type: () => StopDto, isArray: true })
+  stops!: StopDto[];
 
   @ApiProperty({ type: 'integer' })
   revision!: number;

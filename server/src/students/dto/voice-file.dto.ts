@@ -1,5 +1,14 @@
-import type { AvoidZone, ChangingStage, Style, VoiceType } from '@soft-lark/core';
-import { Choice, Day, Part, Parts, Pitch, Real, Texts, Whole } from '../../common/index.ts';
+import {
+  CAUTIONS,
+  type AvoidZone,
+  type Caution,
+  type ChangingStage,
+  type RuleChanges,
+  type Style,
+  type VoiceType,
+} from '@soft-lark/core';
+import { Choice, Choices, Day, Flag, Part, Parts, Pitch, Real, Text, Texts, Whole } from '../../common/index.ts';
+import { Approach, RuleFigures } from '../../studios/index.ts';
 
 const TYPES = [
   'soprano',
@@ -16,13 +25,16 @@ const TYPES = [
 const CHANGING = ['first', 'second', 'third', 'new', 'settling', 'early', 'peak', 'young-adult'];
 const STYLES = ['classical', 'theatre', 'pop', 'jazz', 'folk', 'choral', 'heavy'];
 
-export class MeasuredRangeDto {
+/** A closed interval of notes, MIDI. */
+export class NoteRangeDto {
   @Pitch()
   low!: number;
 
   @Pitch()
   high!: number;
+}
 
+export class MeasuredRangeDto extends NoteRangeDto {
   @Pitch({ optional: true })
   reachLow?: number;
 
@@ -33,13 +45,7 @@ export class MeasuredRangeDto {
   date!: string;
 }
 
-export class AvoidZoneDto {
-  @Pitch()
-  low!: number;
-
-  @Pitch()
-  high!: number;
-
+export class AvoidZoneDto extends NoteRangeDto {
   @Choice(['never-sounded', 'not-held', 'not-loud', 'not-heavy'])
   kind!: AvoidZone['kind'];
 
@@ -47,13 +53,7 @@ export class AvoidZoneDto {
   seconds?: number;
 }
 
-export class BridgeDto {
-  @Pitch()
-  low!: number;
-
-  @Pitch()
-  high!: number;
-
+export class BridgeDto extends NoteRangeDto {
   @Day({ optional: true })
   date?: string;
 }
@@ -97,4 +97,40 @@ export class VoiceFileDto {
 
   @Parts(() => AvoidZoneDto, 12)
   avoid!: AvoidZoneDto[];
+
+  /** The teacher's own decision for a singer of sixteen or seventeen. */
+  @Flag({ optional: true })
+  gritAllowed?: boolean;
+
+  /** Missing notes inside the range. */
+  @Parts(() => NoteRangeDto, 12, { optional: true })
+  gaps?: NoteRangeDto[];
+
+  @Text({ min: 0, max: 400, lines: true, optional: true })
+  wanted?: string;
+
+  @Text({ min: 0, max: 200, optional: true })
+  piece?: string;
+
+  @Choices(CAUTIONS, { optional: true })
+  cautions?: Caution[];
+
+  /** A doctor's clearance: the day, no diagnosis. */
+  @Day({ optional: true })
+  clearedOn?: string;
+
+  @Day({ optional: true })
+  beltEaseOn?: string;
+
+  @Day({ optional: true })
+  holdsOnSince?: string;
+
+  @Day({ optional: true })
+  consentOn?: string;
+
+  @Approach({ optional: true })
+  approach?: Record<string, string>;
+
+  @RuleFigures({ optional: true })
+  rules?: RuleChanges;
 }

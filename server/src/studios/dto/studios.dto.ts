@@ -1,5 +1,6 @@
+import { APPROACH_CHOICES, RULE_ROWS, type RuleChanges } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { Formed, Text } from '../../common/index.ts';
+import { Formed, Named, Text, Whole } from '../../common/index.ts';
 
 const EMAIL = /^[^\s@]{1,64}@[^\s@]{1,180}\.[^\s@]{2,24}$/;
 
@@ -28,6 +29,71 @@ export class SignUpDto {
   timeZone!: string;
 }
 
+const ROWS: ReadonlySet<string> = new Set(RULE_ROWS.map(({ path }) => path));
+
+/** Answers on which schools differ. */
+export const Approach = (options: { readonly optional?: boolean } = {}): PropertyDecorator =>
+  Named(
+    'string',
+    (name, value) => Object.hasOwn(APPROACH_CHOICES, name) && APPROACH_CHOICES[name]?.includes(String(value)) === true,
+    'holds an answer that is not offered',
+    options,
+  );
+
+/** Figures of the rule table, by row; whether they make sense together the core says. */
+export const RuleFigures = (options: { readonly optional?: boolean } = {}): PropertyDecorator =>
+  Named('number', (name) => ROWS.has(name), 'holds a row the rule table does not have', options);
+
+class StudioFieldsDto {
+  @Text({ max: 120 })
+  name!: string;
+
+  @Text({ max: 64 })
+  timeZone!: string;
+
+  @Approach()
+  approach!: Record<string, string>;
+
+  @RuleFigures()
+  rules!: RuleChanges;
+}
+
+/** The studio's own settings. */
+export class StudioDto extends StudioFieldsDto {
+  @Whole(1, 1_000_000_000)
+  version!: number;
+}
+
+export class NewPasswordDto {
+  @Text({ max: 200 })
+  current!: string;
+
+  @Text({ min: 10, max: 200 })
+  next!: string;
+}
+
+export class RecoveryDto {
+  @Formed(EMAIL, 'is an e-mail address', { example: 'name@example.org' })
+  email!: string;
+
+  @Text({ max: 40 })
+  code!: string;
+
+  @Text({ min: 10, max: 200 })
+  password!: string;
+}
+
+export class PasswordDto {
+  @Text({ max: 200 })
+  password!: string;
+}
+
+/** Codes that each open the account once, shown this one time. */
+export class RecoveryCodesDto {
+  @ApiProperty({ type: String, isArray: true })
+  codes!: string[];
+}
+
 /** Who is signed in, and the studio. */
 export class SessionDto {
   @ApiProperty()
@@ -44,6 +110,9 @@ export class SessionDto {
 
   @ApiProperty({ type: Object, additionalProperties: { type: 'string' } })
   approach!: Record<string, string>;
+
+  @ApiProperty({ type: Object, additionalProperties: { type: 'number' } })
+  rules!: RuleChanges;
 
   /** The instant that stands in for now, where one was fixed. */
   @ApiProperty({ type: String, format: 'date-time', nullable: true })

@@ -5,7 +5,7 @@ import type { Exercise, LaidStep } from '@soft-lark/core';
 import { useCallback, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
-import { layFor } from '../../api/lay.ts';
+import { freshDay, useLay } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
@@ -46,11 +46,9 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const now = useNow(600);
   const [chosenId, setChosenId] = useState<string>();
   const [isAdding, setAdding] = useState(false);
-  const laid = useMemo(
-    () => layFor(routine, student, conditions, shelf, now),
-    [routine, student, conditions, shelf, now],
-  );
-  const fresh = useMemo(() => layFor(routine, student, [], shelf, now), [routine, student, shelf, now]);
+  const lay = useLay();
+  const laid = useMemo(() => lay(routine, today, shelf, now), [lay, routine, today, shelf, now]);
+  const fresh = useMemo(() => lay(routine, freshDay(today), shelf, now), [lay, routine, today, shelf, now]);
   const chosen =
     laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
   const openShelf = useCallback(() => {

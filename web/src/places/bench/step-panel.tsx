@@ -1,24 +1,27 @@
 import { useElementSize } from '@mantine/hooks';
 import { keyName, writeNote, type LaidStep } from '@soft-lark/core';
+import type { TFunction } from 'i18next';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { layStones, skippedReasons } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
 import { clockText } from '../../ui/format.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
+import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
 import { StepSettingsRow } from './step-settings-row.tsx';
 import classes from './bench.module.css';
 
 const STONES_HEIGHT = 176;
 
-function subtitle(step: LaidStep, t: ReturnType<typeof useTranslation>['t']): string {
+/** What is sung, in a line; on a shared screen without the reason why a key is left out. */
+function subtitle(step: LaidStep, isShared: boolean, t: TFunction): string {
   const { work } = step.exercise;
   if (work.kind === 'pattern') {
     const skipped = step.laid?.kind === 'pattern' ? step.laid.ladder.skipped : [];
     const out =
       skipped.length > 0
-        ? ` · ${t('bench.keysOut', { count: skipped.length })}. ${skippedReasons(skipped).join(' ')}`
+        ? ` · ${t('bench.keysOut', { count: skipped.length })}. ${isShared ? '' : skippedReasons(skipped).join(' ')}`
         : '';
     return `${work.pattern} ${t('bench.onWord', { syllables: work.syllables.replace('*', '') })}${out}`;
   }
@@ -36,6 +39,7 @@ function subtitle(step: LaidStep, t: ReturnType<typeof useTranslation>['t']): st
 /** Every key of the chosen step as a stepping stone, with its top note and time; struck keys in their places. */
 function StepStones({ step }: { readonly step: LaidStep }): ReactElement | null {
   const { t } = useTranslation();
+  const [isShared] = useSharedScreen();
   const { ref, width } = useElementSize();
   if (step.laid?.kind !== 'pattern') return null;
   const { ladder, pattern } = step.laid;
@@ -48,7 +52,7 @@ function StepStones({ step }: { readonly step: LaidStep }): ReactElement | null 
       clockText(startsAt),
       t(`bench.legs.${leg}`),
     ]),
-    ...ladder.skipped.map(({ tonic, reason }) => [keyName(tonic), t('bench.leftOut'), '', reason]),
+    ...ladder.skipped.map(({ tonic, reason }) => [keyName(tonic), t('bench.leftOut'), '', isShared ? '' : reason]),
   ];
   return (
     <PictureTable label={t('bench.stones', { name: step.exercise.name })} head={head} rows={rows}>
@@ -78,10 +82,11 @@ interface StepPanelProps {
 export const StepPanel = memo(function StepPanel({ step, act }: StepPanelProps): ReactElement {
   const { t } = useTranslation();
   const { exercise, setUpSeconds, seconds, isNew } = step;
+  const [isShared] = useSharedScreen();
   return (
     <section className={classes['panel']} aria-label={exercise.name}>
       <h2 className="heading">{exercise.name}</h2>
-      <p className={classes['sung']}>{subtitle(step, t)}</p>
+      <p className={classes['sung']}>{subtitle(step, isShared, t)}</p>
       <StepStones step={step} />
       <StepSettingsRow stepId={step.id} exercise={exercise} settings={step.settings} {...startsOf(step)} act={act} />
       {!step.problem && (

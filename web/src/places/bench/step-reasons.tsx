@@ -3,6 +3,7 @@ import { writeNote, type LaidStep, type StepProblem } from '@soft-lark/core';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Ledger } from '../../ui/ledger.tsx';
+import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
 import classes from './bench.module.css';
 
@@ -57,13 +58,14 @@ function Mend({
 export const StepReasons = memo(function StepReasons({ step, fresh, act }: StepReasonsProps): ReactElement {
   const { t } = useTranslation();
   const { problem, limits, exercise } = step;
+  const [isShared] = useSharedScreen();
   return (
     <aside className={classes['reasons']}>
       {problem && (
         <div className={classes['problem']} role="alert">
           <b>{t('bench.problem')}</b>
-          <p>{problem.message}</p>
-          <p>{problem.remedy}</p>
+          {!isShared && <p>{problem.message}</p>}
+          {!isShared && <p>{problem.remedy}</p>}
           <Group>
             <Mend step={step} problem={problem} act={act} />
           </Group>

@@ -1,10 +1,12 @@
 import { Button, Paper, Stack, Tabs, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
 import { openDemo, sessionQuery, type Session } from '../../api/session.queries.ts';
 import { Brand } from '../../shell/brand.tsx';
+import { NewCodes } from './new-codes.tsx';
+import { RecoverForm } from './recover-form.tsx';
 import { SignInForm } from './sign-in-form.tsx';
 import { SignUpForm } from './sign-up-form.tsx';
 import classes from './entry.module.css';
@@ -24,6 +26,8 @@ export function EntryPlace(): ReactElement {
     queries.setQueryData(sessionQuery.queryKey, session);
     void navigate(placeOf(address.get('to')), { replace: true });
   };
+  const [isLost, setLost] = useState(false);
+  const [newcomer, setNewcomer] = useState<Session>();
   const demo = useMutation({ mutationFn: openDemo, onSuccess: enter });
   return (
     <main className={classes['entry']}>
@@ -63,14 +67,31 @@ export function EntryPlace(): ReactElement {
               <Tabs.Tab value="sign-up">{t('entry.signUp')}</Tabs.Tab>
             </Tabs.List>
             <Tabs.Panel value="sign-in">
-              <SignInForm onEnter={enter} />
+              {isLost ? <RecoverForm onEnter={enter} /> : <SignInForm onEnter={enter} />}
+              <Button
+                variant="subtle"
+                mt="sm"
+                fullWidth
+                onClick={() => {
+                  setLost(!isLost);
+                }}
+              >
+                {t(isLost ? 'entry.notLost' : 'entry.lost')}
+              </Button>
             </Tabs.Panel>
             <Tabs.Panel value="sign-up">
-              <SignUpForm onEnter={enter} />
+              <SignUpForm onEnter={setNewcomer} />
             </Tabs.Panel>
           </Tabs>
         </Paper>
       </Stack>
+      {newcomer && (
+        <NewCodes
+          onKept={() => {
+            enter(newcomer);
+          }}
+        />
+      )}
     </main>
   );
 }

@@ -6,8 +6,10 @@ import { useSearchParams } from 'react-router';
 import { runsQuery } from '../../api/runs.queries.ts';
 import { studentsQuery } from '../../api/students.queries.ts';
 import { useStudentInHand } from '../../shell/student-in-hand.ts';
+import { useShown } from '../../shell/use-shown.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
+import { LockList } from './lock-list.tsx';
 import { RunChart } from './run-chart.tsx';
 import { RunTable } from './run-table.tsx';
 import classes from './log.module.css';
@@ -19,7 +21,8 @@ export function LogPlace(): ReactElement {
   const { t } = useTranslation();
   const [address, setAddress] = useSearchParams();
   const inHand = useStudentInHand();
-  const students = useQuery(studentsQuery).data ?? [];
+  const { isShared, mayShow } = useShown();
+  const students = (useQuery(studentsQuery).data ?? []).filter(({ id }) => mayShow(id));
   const asked = address.get('student') ?? inHand?.id ?? ALL;
   const studentId = students.some(({ id }) => id === asked) ? asked : undefined;
   const runs = useQuery(runsQuery(studentId));
@@ -48,6 +51,7 @@ export function LogPlace(): ReactElement {
           <RunTable runs={runs.data} />
         </>
       )}
+      {studentId !== undefined && !isShared && <LockList studentId={studentId} />}
     </>
   );
 }

@@ -4,6 +4,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
 import type { RunSummary } from '../../api/runs.queries.ts';
+import { useShown } from '../../shell/use-shown.ts';
 import { momentText } from '../../ui/format.ts';
 import classes from './log.module.css';
 
@@ -13,6 +14,7 @@ const HEADERS = ['when', 'student', 'routine', 'keys', 'range', 'ease', 'marks',
 export function RunTable({ runs }: { readonly runs: readonly RunSummary[] }): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
+  const { isShared, mayShow } = useShown();
   return (
     <Table verticalSpacing={9} highlightOnHover className={classes['table'] ?? ''}>
       <Table.Thead>
@@ -23,24 +25,26 @@ export function RunTable({ runs }: { readonly runs: readonly RunSummary[] }): Re
         </Table.Tr>
       </Table.Thead>
       <Table.Tbody>
-        {runs.map((run) => (
-          <Table.Tr key={run.id} onClick={() => void navigate(`/log/${run.id}`)}>
-            <Table.Td>
-              <Link to={`/log/${run.id}`}>{momentText(run.startedAt)}</Link>
-            </Table.Td>
-            <Table.Td>{run.studentName}</Table.Td>
-            <Table.Td>{run.routineName}</Table.Td>
-            <Table.Td>{t('log.keysOf', { sung: run.sungKeys, planned: run.plannedKeys })}</Table.Td>
-            <Table.Td>
-              {run.lowest === null || run.highest === null
-                ? '–'
-                : `${writeNote(run.lowest)} – ${writeNote(run.highest)}`}
-            </Table.Td>
-            <Table.Td>{run.endedAt === null ? t('log.open') : (run.ease ?? '–')}</Table.Td>
-            <Table.Td>{run.marks.map((mark) => t(`piano.marks.${mark}`)).join(', ')}</Table.Td>
-            <Table.Td className={classes['note'] ?? ''}>{run.note}</Table.Td>
-          </Table.Tr>
-        ))}
+        {runs
+          .filter(({ studentId }) => mayShow(studentId))
+          .map((run) => (
+            <Table.Tr key={run.id} onClick={() => void navigate(`/log/${run.id}`)}>
+              <Table.Td>
+                <Link to={`/log/${run.id}`}>{momentText(run.startedAt)}</Link>
+              </Table.Td>
+              <Table.Td>{run.studentName}</Table.Td>
+              <Table.Td>{run.routineName}</Table.Td>
+              <Table.Td>{t('log.keysOf', { sung: run.sungKeys, planned: run.plannedKeys })}</Table.Td>
+              <Table.Td>
+                {run.lowest === null || run.highest === null
+                  ? '–'
+                  : `${writeNote(run.lowest)} – ${writeNote(run.highest)}`}
+              </Table.Td>
+              <Table.Td>{run.endedAt === null ? t('log.open') : (run.ease ?? '–')}</Table.Td>
+              <Table.Td>{run.marks.map((mark) => t(`piano.marks.${mark}`)).join(', ')}</Table.Td>
+              <Table.Td className={classes['note'] ?? ''}>{isShared ? '' : run.note}</Table.Td>
+            </Table.Tr>
+          ))}
       </Table.Tbody>
     </Table>
   );

@@ -1,21 +1,23 @@
 import { Button, Group, Title } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { gateOutcome, missingBeforeRun, startRun, type Exercise, type GateAnswers } from '@soft-lark/core';
+import { gateOutcome, startRun, type Exercise, type GateOutcome } from '@soft-lark/core';
 import { useEffect, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
-import { layFor } from '../../api/lay.ts';
+import { useLocking, type VoiceLock } from '../../api/gate.queries.ts';
+import { useLay } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
+import { endRun, keepRun, type KeptRun } from '../../runs/run-store.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { loadPiano, wakePiano } from '../../sound/piano.ts';
 import { useNow } from '../../ui/clock.ts';
 import { momentText } from '../../ui/format.ts';
-import { GateQuestion } from './gate-question.tsx';
+import { GateQuestions, type Answers } from './gate-questions.tsx';
+import { LockPanel } from './lock-panel.tsx';
 import { pitchesOf, plannedSteps } from './run-plan.ts';
-import { endRun, keepRun, type KeptRun } from '../../runs/run-store.ts';
 import { SoundState } from './sound-state.tsx';
 import classes from './gate.module.css';
 
@@ -27,25 +29,51 @@ interface GateProps {
   readonly onBegin: (runId: string) => void;
 }
 
-type Answers = Partial<GateAnswers>;
-
-function isAnswered(answers: Answers): answers is GateAnswers {
-  return answers.tired !== undefined && answers.voice !== undefined && answers.pain !== undefined;
+/** What a lock says: by its reason where this gate led to it, else by its level. */
+function useLockSentence(): (level: VoiceLock['level'], reason?: GateOutcome['reason']) => string {
+  const { t } = useTranslation();
+  return (level, reason) => {
+    if (level === 'urgent') return t('gate.urgent');
+    if (level === 'see-someone') return t('gate.seeSomeone');
+    return t(`gate.notToday.${reason === 'pain' || reason === 'voice-gone' ? reason : 'other'}`);
+  };
 }
 
-/** Three questions before the first note; the strictest answer decides. */
+/** What the answers come to where a run may begin, in one line. */
+function Outcome({ outcome, isEmpty }: { readonly outcome: GateOutcome; readonly isEmpty: boolean }): ReactElement {
+  const { t } = useTranslation();
+  const conditions =
+    outcome.conditions.map((name) => t(`conditions.${name}`).toLowerCase()).join(', ') || t('piano.fine');
+  return (
+    <>
+      {outcome.level === 'see-someone' && <p className={classes['locked']}>{t('gate.seeSomeone')}</p>}
+      <p>
+        {isEmpty ? t('piano.nothing') : t('piano.conditionToday', { conditions })}{' '}
+        {outcome.allowance === 'gentle' && t('gate.gentleToday')}
+        {outcome.allowance === 'middle' && t('gate.middleToday')}
+      </p>
+    </>
+  );
+}
+
+/** The gate before a run: the strictest answer decides; what is locked stays so until the teacher opens it again. */
 export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const now = useNow();
-  const { student, conditions } = today;
+  const lay = useLay();
+  const { student, conditions, lock } = today;
   const setCondition = useCondition(student.id);
+  const locking = useLocking(student.id);
+  const sentenceOf = useLockSentence();
   const [answers, setAnswers] = useState<Answers>({});
-  const outcome = isAnswered(answers) ? gateOutcome(answers, conditions) : null;
-  const todays = outcome?.open ? outcome.conditions : conditions;
-  const laid = layFor(routine, student, todays, shelf, now);
-  const needsFile = missingBeforeRun(student.voice).length > 0;
-  const plan = startRun(laid);
+  const hasClearance = student.voice.clearedOn !== undefined;
+  const answered = gateOutcome(answers, conditions, hasClearance);
+  const isReferred = lock?.level === 'see-someone';
+  const outcome = answered?.open && isReferred ? { ...answered, allowance: 'gentle' as const } : answered;
+  const day = outcome?.open ? { ...today, ...outcome, conditions: [...outcome.conditions] } : today;
+  const plan = startRun(lay(routine, day, shelf, now));
+  const isShut = lock !== null && !isReferred;
 
   // The first keys are wanted before the last answer.
   const pitches = pitchesOf(plan).join(' ');
@@ -53,11 +81,18 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
     void loadPiano(pitches.split(' ').map(Number));
   }, [pitches]);
 
+  const answer = (next: Answers): void => {
+    setAnswers(next);
+    const { level, open } = gateOutcome(next, conditions, hasClearance) ?? { level: 'clear', open: true };
+    if (!open && (level === 'urgent' || level === 'not-today')) locking.lock(level);
+  };
+
   const begin = (): void => {
     if (!outcome?.open) return;
     void wakePiano();
     if (broken) endRun(broken.id, new Date());
     setCondition(outcome.conditions);
+    if (outcome.level === 'see-someone' && !isReferred) locking.lock('see-someone');
     const run: KeptRun = {
       id: v7(),
       studentId: student.id,
@@ -77,11 +112,6 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
     onBegin(run.id);
   };
 
-  const locked = needsFile
-    ? t('piano.lockedYoung')
-    : outcome?.open === false
-      ? t(outcome.reason === 'pain' ? 'piano.lockedPain' : 'piano.lockedGone')
-      : null;
   return (
     <main className={classes['gate']}>
       <header>
@@ -92,7 +122,7 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
         <span>{student.name}</span>
         <SoundState />
       </header>
-      {broken && (
+      {broken && !isShut && (
         <div className={classes['broken']} role="status">
           <p>{t('piano.broken', { when: momentText(broken.startedAt) })}</p>
           <Button
@@ -108,65 +138,36 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
         </div>
       )}
       <Title order={1}>{t('piano.gate')}</Title>
-      {!needsFile && (
+      {lock && (
+        <LockPanel
+          key={lock.id}
+          studentId={student.id}
+          lock={lock}
+          sentence={sentenceOf(lock.level, outcome?.open === false ? outcome.reason : undefined)}
+          onLift={() => {
+            setAnswers({});
+          }}
+        />
+      )}
+      {!isShut && (
         <>
-          <GateQuestion
-            question={t('piano.gateTired')}
-            choices={([0, 1, 2, 3] as const).map((tired) => ({
-              value: String(tired),
-              label: t(`piano.tired.${String(tired) as '0'}`),
-            }))}
-            value={answers.tired === undefined ? null : String(answers.tired)}
-            onChange={(tired) => {
-              setAnswers({ ...answers, tired: Number(tired) as GateAnswers['tired'] });
-            }}
-          />
-          <GateQuestion
-            question={t('piano.gateVoice')}
-            choices={(['normal', 'rough', 'gone'] as const).map((voice) => ({
-              value: voice,
-              label: t(`piano.voice.${voice}`),
-            }))}
-            value={answers.voice ?? null}
-            onChange={(voice) => {
-              setAnswers({ ...answers, voice: voice as GateAnswers['voice'] });
-            }}
-          />
-          <GateQuestion
-            question={t('piano.gatePain')}
-            choices={(['no', 'yes'] as const).map((pain) => ({ value: pain, label: t(`piano.pain.${pain}`) }))}
-            value={answers.pain === undefined ? null : answers.pain ? 'yes' : 'no'}
-            onChange={(pain) => {
-              setAnswers({ ...answers, pain: pain === 'yes' });
-            }}
-          />
+          <GateQuestions voice={student.voice} chosen={conditions} answers={answers} onAnswer={answer} />
+          <div className={classes['outcome']} aria-live="polite">
+            {outcome?.open && <Outcome outcome={outcome} isEmpty={plan.steps.length === 0} />}
+            {outcome?.open === false && (outcome.level === 'urgent' || outcome.level === 'not-today') && (
+              <p className={classes['locked']}>{sentenceOf(outcome.level, outcome.reason)}</p>
+            )}
+          </div>
         </>
       )}
-      <div className={classes['outcome']} aria-live="polite">
-        {locked && <p className={classes['locked']}>{locked}</p>}
-        {outcome?.open && !needsFile && (
-          <p>
-            {plan.steps.length === 0
-              ? t('piano.nothing')
-              : t('piano.conditionToday', {
-                  conditions:
-                    outcome.conditions.map((name) => t(`conditions.${name}`).toLowerCase()).join(', ') ||
-                    t('piano.fine'),
-                })}
-          </p>
-        )}
-      </div>
       <Group>
-        <Button
-          variant="filled"
-          size="xl"
-          disabled={locked !== null || !outcome?.open || plan.steps.length === 0}
-          onClick={begin}
-        >
-          {broken ? t('piano.startAfresh') : t('piano.begin')}
-        </Button>
-        <Button size="xl" component={Link} to={needsFile ? `/students/${student.id}` : `/routines/${routine.id}`}>
-          {needsFile ? t('piano.openFile') : t('piano.back')}
+        {!isShut && (
+          <Button variant="filled" size="xl" disabled={!outcome?.open || plan.steps.length === 0} onClick={begin}>
+            {broken ? t('piano.startAfresh') : t('piano.begin')}
+          </Button>
+        )}
+        <Button size="xl" component={Link} to={`/routines/${routine.id}`}>
+          {t('piano.back')}
         </Button>
       </Group>
     </main>

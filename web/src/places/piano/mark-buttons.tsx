@@ -3,7 +3,7 @@ import { currentKey, STOP_MARKS, type RunState } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../../ui/key-cap.tsx';
-import { MARK_KEYS } from './use-run-keys.ts';
+import { MARK_KEYS, OVER_LIMIT } from './use-run-keys.ts';
 import type { Running } from './use-run.ts';
 import classes from './run.module.css';
 
@@ -30,6 +30,18 @@ export function MarkButtons({ running, state }: { readonly running: Running; rea
           {t(`piano.marks.${mark}`)} <KeyCap>{key.toUpperCase()}</KeyCap>
         </UnstyledButton>
       ))}
+      <UnstyledButton
+        className={classes['mark'] ?? ''}
+        data-stops
+        onPointerUp={({ currentTarget }) => {
+          currentTarget.blur();
+        }}
+        onClick={() => {
+          running.effort(OVER_LIMIT);
+        }}
+      >
+        {t('piano.effort')} <KeyCap>5</KeyCap>
+      </UnstyledButton>
       <span className={classes['marksHint']}>{t('piano.marksHint')}</span>
     </div>
   );

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { currentKey, currentStep, secondsLeft, type Exercise } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { Student } from '../../api/students.queries.ts';
+import type { StudentToday } from '../../api/students.queries.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { clockText } from '../../ui/format.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
@@ -19,15 +19,15 @@ import classes from './run.module.css';
 
 interface RunScreenProps {
   readonly run: KeptRun;
-  readonly student: Student;
+  readonly today: StudentToday;
   readonly shelf: ReadonlyMap<string, Exercise>;
 }
 
 /** The run-through: readable from two metres, every act one key or tap. */
-export function RunScreen({ run, student, shelf }: RunScreenProps): ReactElement | null {
+export function RunScreen({ run, today, shelf }: RunScreenProps): ReactElement | null {
   const { t } = useTranslation();
   const { state } = run;
-  const running = useRun(run, student);
+  const running = useRun(run, today.student);
   const step = currentStep(state);
   const isStopped = state.phase === 'stopped';
   useRunKeys(running, state, !isStopped);
@@ -70,7 +70,7 @@ export function RunScreen({ run, student, shelf }: RunScreenProps): ReactElement
         <MarkButtons running={running} state={state} />
         <ActButtons running={running} state={state} />
       </footer>
-      {isStopped && <StopCard running={running} state={state} />}
+      {isStopped && <StopCard running={running} run={run} today={today} shelf={shelf} />}
     </main>
   );
 }

@@ -1,14 +1,41 @@
 import { Button, Group, Modal } from '@mantine/core';
-import type { RunState } from '@soft-lark/core';
-import type { ReactElement } from 'react';
+import { currentStep, runStepOf, type Exercise, type RunStep } from '@soft-lark/core';
+import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { v7 } from 'uuid';
+import { useLay } from '../../api/lay.ts';
+import type { StudentToday } from '../../api/students.queries.ts';
+import type { KeptRun } from '../../runs/run-store.ts';
+import { useNow } from '../../ui/clock.ts';
 import type { Running } from './use-run.ts';
 
-/** A stop: what to do now, calmly, and two ways on. */
-export function StopCard({ running, state }: { readonly running: Running; readonly state: RunState }): ReactElement {
+interface StopCardProps {
+  readonly running: Running;
+  readonly run: KeptRun;
+  readonly today: StudentToday;
+  readonly shelf: ReadonlyMap<string, Exercise>;
+}
+
+/** The first easier relative of the stopped step that can be sung today. */
+function useEasier({ run, today, shelf }: Omit<StopCardProps, 'running'>): RunStep | null {
+  const lay = useLay();
+  const now = useNow(600);
+  const stopped = shelf.get(currentStep(run.state)?.exerciseId ?? '');
+  return useMemo(() => {
+    const relatives = stopped?.relatives.filter(({ as }) => as === 'easier' || as === 'shorter') ?? [];
+    const steps = relatives.map(({ id }) => ({ id: v7(), exerciseId: id, settings: {} }));
+    const day = { ...today, conditions: [...run.conditions] };
+    const found = lay({ steps, occasion: 'lesson' }, day, shelf, now).steps.find(({ problem }) => !problem);
+    return found ? runStepOf(found) : null;
+  }, [stopped, today, run.conditions, lay, shelf, now]);
+}
+
+/** A stop: what to do now, calmly, and the ways on: rest, something easier, or the end. */
+export function StopCard({ running, run, today, shelf }: StopCardProps): ReactElement {
   const { t } = useTranslation();
-  const mark = state.stops.at(-1)?.mark;
-  const cause = mark === 'tickle' || mark === 'cough' || mark === 'dizzy' ? mark : 'pain';
+  const easier = useEasier({ run, today, shelf });
+  const mark = run.state.stops.at(-1)?.mark;
+  const cause = mark === 'tickle' || mark === 'cough' || mark === 'dizzy' || mark === 'effort' ? mark : 'pain';
   const mayGoOn = cause !== 'pain';
   return (
     <Modal
@@ -32,6 +59,16 @@ export function StopCard({ running, state }: { readonly running: Running; readon
             }}
           >
             {t('piano.stopRest')}
+          </Button>
+        )}
+        {mayGoOn && cause !== 'dizzy' && easier && (
+          <Button
+            size="xl"
+            onClick={() => {
+              running.swap(easier);
+            }}
+          >
+            {t('piano.stopEasier', { name: easier.name })}
           </Button>
         )}
         <Button

@@ -16,10 +16,13 @@ export const MARK_KEYS: readonly (readonly [Mark, string])[] = [
   ['dizzy', '4'],
 ];
 
+/** One tap says only that it is more than a warm-up may cost. */
+export const OVER_LIMIT = 5;
+
 const TYPING = ['INPUT', 'TEXTAREA', 'SELECT'];
 
 /** The keyboard of the run-through; page down is the pedal of a page-turner. */
-export function useRunKeys({ act, mark }: Running, state: RunState, isOn: boolean): void {
+export function useRunKeys({ act, mark, effort }: Running, state: RunState, isOn: boolean): void {
   const when = (work: () => void) => () => {
     if (isOn) work();
   };
@@ -60,6 +63,12 @@ export function useRunKeys({ act, mark }: Running, state: RunState, isOn: boolea
       'n',
       when(() => {
         act('next-step');
+      }),
+    ],
+    [
+      '5',
+      when(() => {
+        effort(OVER_LIMIT);
       }),
     ],
     ...MARK_KEYS.map(([name, key]): [string, () => void] => [

@@ -15,11 +15,15 @@ import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts
 import { pitchesOf } from './run-plan.ts';
 import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
 
-type Act = Exclude<RunAction['type'], 'mark'>;
+type Act = Exclude<RunAction['type'], 'mark' | 'effort' | 'swap'>;
 
 export interface Running {
   readonly act: (type: Act) => void;
   readonly mark: (mark: Extract<RunAction, { type: 'mark' }>['mark']) => void;
+  /** Effort of ten, as the singer or the teacher feels it. */
+  readonly effort: (level: number) => void;
+  /** Goes on with another step in place of the one that was stopped. */
+  readonly swap: (step: RunStep) => void;
   /** Seconds since the key being sung, or the step without keys, began; stands still in a pause. */
   readonly elapsed: number;
 }
@@ -86,5 +90,18 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id],
   );
-  return { act, mark, elapsed };
+  const effort = useCallback<Running['effort']>(
+    (level) => {
+      actOnRun(run.id, { type: 'effort', level, id: v7() }, new Date());
+    },
+    [run.id],
+  );
+  const swap = useCallback<Running['swap']>(
+    (other) => {
+      void loadPiano(pitchesOf({ ...run.state, steps: [other] }));
+      actOnRun(run.id, { type: 'swap', step: other }, new Date());
+    },
+    [run.id, run.state],
+  );
+  return { act, mark, effort, swap, elapsed };
 }

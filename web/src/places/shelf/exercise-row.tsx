@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Contour } from '../../flight/contour.tsx';
 import { clockText } from '../../ui/format.ts';
+import { useSharedScreen } from '../../ui/shared-screen.ts';
 import classes from './shelf.module.css';
 
 interface ExerciseRowProps {
@@ -12,8 +13,10 @@ interface ExerciseRowProps {
 
 function PlacedText({ placed }: { readonly placed: LaidStep | null }): ReactElement {
   const { t } = useTranslation();
+  const [isShared] = useSharedScreen();
   if (!placed) return <span />;
-  if (placed.problem) return <span className={classes['problem']}>{placed.problem.message}</span>;
+  if (placed.problem)
+    return <span className={classes['problem']}>{isShared ? t('bench.leftOut') : placed.problem.message}</span>;
   if (placed.lowest === null || placed.highest === null) return <span />;
   const keys =
     placed.laid?.kind === 'pattern' ? t('shelf.keys', { count: placed.laid.ladder.rungs.length }) : t('bench.glide');

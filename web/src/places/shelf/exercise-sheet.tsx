@@ -6,6 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { shelfQuery } from '../../api/routines.queries.ts';
 import { Failure } from '../../ui/failure.tsx';
+import { LimitNote } from '../../ui/limit-note.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { ExerciseRow } from './exercise-row.tsx';
 import { usePlaced } from './use-placed.ts';
@@ -47,11 +48,12 @@ export function ExerciseSheet(): ReactElement {
   const { t } = useTranslation();
   const { exerciseId = '' } = useParams();
   const shelf = useQuery(shelfQuery);
-  const { place } = usePlaced(shelf.data);
+  const { name, place } = usePlaced(shelf.data);
   const exercise = shelf.data?.get(exerciseId);
   if (shelf.error && !shelf.data) return <Failure error={shelf.error} onRetry={() => void shelf.refetch()} />;
   if (!shelf.data) return <Shape />;
   if (!exercise) return <Failure error={new Error(t('app.notHere'))} />;
+  const placed = place(exercise);
   return (
     <>
       <Anchor component={Link} to="/shelf" className={classes['back'] ?? ''}>
@@ -62,8 +64,14 @@ export function ExerciseSheet(): ReactElement {
       </Title>
       <p className={classes['why']}>{exercise.why}</p>
       <div className={classes['row']} data-plain>
-        <ExerciseRow exercise={exercise} placed={place(exercise)} />
+        <ExerciseRow exercise={exercise} placed={placed} />
       </div>
+      {name !== undefined && placed?.limits && (
+        <p>
+          {t('students.between', { name })} <LimitNote limits={placed.limits} note={placed.limits.floor} />{' '}
+          {t('students.and')} <LimitNote limits={placed.limits} note={placed.limits.ceiling} />
+        </p>
+      )}
       <div className={classes['sheet']}>
         <Block title={t('shelf.cues')}>
           <ul>

@@ -10,7 +10,7 @@ const KINDS = ['never-sounded', 'not-held', 'not-loud', 'not-heavy'] as const;
 
 interface PairRowsProps {
   readonly form: UseFormReturnType<VoiceValues>;
-  readonly list: 'bridges' | 'avoid';
+  readonly list: 'bridges' | 'gaps' | 'avoid';
   readonly legend: string;
   readonly addLabel: string;
 }

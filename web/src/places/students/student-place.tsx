@@ -6,15 +6,18 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { studentTodayQuery } from '../../api/students.queries.ts';
 import { useNewRoutine } from '../../api/use-new-routine.ts';
 import { useTakeInHand } from '../../shell/student-in-hand.ts';
+import { useShown } from '../../shell/use-shown.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { StudentRoutines } from './student-routines.tsx';
+import { StudentRules } from './student-rules.tsx';
 import { StudentRuns } from './student-runs.tsx';
+import { VoiceFlags } from './voice-flags.tsx';
 import { VoiceForm } from './voice-form.tsx';
 import { VoiceView } from './voice-view.tsx';
 import classes from './students.module.css';
 
-const TABS = ['voice', 'routines', 'runs'] as const;
+const TABS = ['voice', 'routines', 'runs', 'rules'] as const;
 
 /** One student: the voice file, routines and runs. */
 export function StudentPlace(): ReactElement {
@@ -24,10 +27,12 @@ export function StudentPlace(): ReactElement {
   const today = useQuery(studentTodayQuery(studentId));
   const build = useNewRoutine();
   const [isEditing, setEditing] = useState(false);
+  const { isShared, mayShow } = useShown();
   useTakeInHand(today.data?.student.id);
   if (today.error && !today.data) return <Failure error={today.error} onRetry={() => void today.refetch()} />;
   if (!today.data) return <Shape rows={3} height={140} />;
   const { student } = today.data;
+  if (!mayShow(student.id)) return <p>{t('app.notShared')}</p>;
   const { voice } = student;
   const about = [
     t(`voices.${voice.type}`),
@@ -44,7 +49,7 @@ export function StudentPlace(): ReactElement {
           <small>{about}</small>
         </div>
         <nav aria-label={student.name}>
-          {TABS.map((name) => (
+          {TABS.filter((name) => !isShared || name !== 'rules').map((name) => (
             <Link
               key={name}
               to={name === 'voice' ? `/students/${studentId}` : `/students/${studentId}/${name}`}
@@ -55,6 +60,11 @@ export function StudentPlace(): ReactElement {
           ))}
         </nav>
         {tab === 'voice' && !isEditing && (
+          <Button component={Link} to={`/students/${studentId}/check`}>
+            {t('students.check')}
+          </Button>
+        )}
+        {tab === 'voice' && !isEditing && !isShared && (
           <Button
             onClick={() => {
               setEditing(true);
@@ -75,8 +85,14 @@ export function StudentPlace(): ReactElement {
       </div>
       {tab === 'routines' && <StudentRoutines today={today.data} />}
       {tab === 'runs' && <StudentRuns studentId={studentId} />}
-      {tab === 'voice' && !isEditing && <VoiceView today={today.data} />}
-      {tab === 'voice' && isEditing && (
+      {tab === 'rules' && !isShared && <StudentRules key={student.version} student={student} />}
+      {tab === 'voice' && !isEditing && (
+        <>
+          {!isShared && <VoiceFlags today={today.data} />}
+          <VoiceView today={today.data} />
+        </>
+      )}
+      {tab === 'voice' && isEditing && !isShared && (
         <VoiceForm
           student={student}
           onDone={() => {

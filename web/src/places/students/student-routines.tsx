@@ -4,20 +4,26 @@ import { writeNote } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { layFor } from '../../api/lay.ts';
-import { routinesQuery, shelfQuery } from '../../api/routines.queries.ts';
+import { useLay } from '../../api/lay.ts';
+import { routinesQuery, shelfQuery, type Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { SmallFlight } from '../../flight/small-flight.tsx';
 import { useNow } from '../../ui/clock.ts';
-import { clockText } from '../../ui/format.ts';
+import { clockText, dayText } from '../../ui/format.ts';
 import { Shape } from '../../ui/shape.tsx';
 import classes from './students.module.css';
+
+/** Whether notes of a step were set by hand, so that they do not move with the voice. */
+function isByHand({ settings }: Routine['steps'][number]): boolean {
+  return settings.start !== undefined || settings.floor !== undefined || settings.ceiling !== undefined;
+}
 
 /** The routines of one student, each worked out for today. */
 export function StudentRoutines({ today }: { readonly today: StudentToday }): ReactElement {
   const { t } = useTranslation();
   const now = useNow();
-  const { student, conditions } = today;
+  const { student } = today;
+  const lay = useLay();
   const routines = useQuery(routinesQuery(student.id)).data;
   const shelf = useQuery(shelfQuery).data;
   if (!routines || !shelf) return <Shape rows={2} />;
@@ -25,7 +31,7 @@ export function StudentRoutines({ today }: { readonly today: StudentToday }): Re
   return (
     <>
       {routines.map((routine) => {
-        const laid = layFor(routine, student, conditions, shelf, now);
+        const laid = lay(routine, today, shelf, now);
         const { lowest, highest } = laid;
         return (
           <div key={routine.id} className={classes['routine']}>
@@ -34,6 +40,11 @@ export function StudentRoutines({ today }: { readonly today: StudentToday }): Re
             <span>
               {t('bench.of', { length: clockText(laid.seconds), budget: clockText(routine.minutes * 60) })}
               {lowest !== null && highest !== null && ` · ${writeNote(lowest)} – ${writeNote(highest)}`}
+              {today.changeSince && routine.steps.some(isByHand) && (
+                <small className={classes['oldRange']}>
+                  {t('students.oldRange', { day: dayText(today.changeSince) })}
+                </small>
+              )}
             </span>
             <Button component={Link} to={`/sing/${routine.id}`}>
               {t('today.sing')}

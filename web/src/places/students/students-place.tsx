@@ -6,6 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { runsQuery } from '../../api/runs.queries.ts';
 import { lessonsQuery, studentsQuery } from '../../api/students.queries.ts';
+import { useShown } from '../../shell/use-shown.ts';
 import { useNow } from '../../ui/clock.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { recentDayText } from '../../ui/format.ts';
@@ -23,6 +24,7 @@ export function StudentsPlace(): ReactElement {
   const lessons = useQuery(lessonsQuery).data ?? [];
   const runs = useQuery(runsQuery()).data ?? [];
   const now = useNow();
+  const { mayShow } = useShown();
   const [address, setAddress] = useSearchParams();
   const setAdding = (isAdding: boolean): void => {
     setAddress(isAdding ? { add: '1' } : {}, { replace: true });
@@ -67,25 +69,27 @@ export function StudentsPlace(): ReactElement {
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
-          {students.data.map(({ id, name, voice }) => {
-            const last = runs.find((run) => run.studentId === id);
-            const { measured } = voice;
-            return (
-              <Table.Tr key={id} onClick={() => void navigate(`/students/${id}`)}>
-                <Table.Td>
-                  <Link to={`/students/${id}`}>{name}</Link>
-                </Table.Td>
-                <Table.Td>
-                  {t(`voices.${voice.type}`)} · {t(`styles.${voice.style}`)}
-                </Table.Td>
-                <Table.Td>
-                  {measured ? `${writeNote(measured.low)} – ${writeNote(measured.high)}` : t('students.notMeasured')}
-                </Table.Td>
-                <Table.Td>{lessonsOf(id)}</Table.Td>
-                <Table.Td>{last ? recentDayText(last.startedAt, now) : '–'}</Table.Td>
-              </Table.Tr>
-            );
-          })}
+          {students.data
+            .filter(({ id }) => mayShow(id))
+            .map(({ id, name, voice }) => {
+              const last = runs.find((run) => run.studentId === id);
+              const { measured } = voice;
+              return (
+                <Table.Tr key={id} onClick={() => void navigate(`/students/${id}`)}>
+                  <Table.Td>
+                    <Link to={`/students/${id}`}>{name}</Link>
+                  </Table.Td>
+                  <Table.Td>
+                    {t(`voices.${voice.type}`)} · {t(`styles.${voice.style}`)}
+                  </Table.Td>
+                  <Table.Td>
+                    {measured ? `${writeNote(measured.low)} – ${writeNote(measured.high)}` : t('students.notMeasured')}
+                  </Table.Td>
+                  <Table.Td>{lessonsOf(id)}</Table.Td>
+                  <Table.Td>{last ? recentDayText(last.startedAt, now) : '–'}</Table.Td>
+                </Table.Tr>
+              );
+            })}
         </Table.Tbody>
       </Table>
     </>

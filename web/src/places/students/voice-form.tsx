@@ -23,6 +23,7 @@ import { FormProblem } from '../../ui/form-problem.tsx';
 import { NoteField } from '../../ui/note-field.tsx';
 import { PairRows } from './pair-rows.tsx';
 import { useVoiceChoices } from './voice-choices.ts';
+import { VoiceDecisions } from './voice-decisions.tsx';
 import { fileOf, unreadable, valuesOf, type VoiceValues } from './voice-form.values.ts';
 import classes from './students.module.css';
 
@@ -42,7 +43,7 @@ export function VoiceForm({
   const key = studentTodayQuery(student.id).queryKey;
   const save = useMutation({
     mutationFn: ({ values, version }: { readonly values: VoiceValues; readonly version: number }) =>
-      changeStudent(student.id, { ...fileOf(values), version }),
+      changeStudent(student.id, { ...fileOf(values, student), version }),
     onSuccess: (changed) => {
       queries.setQueryData(key, (old) => old && { ...old, student: changed });
       void queries.invalidateQueries({ queryKey: ['students'] });
@@ -145,8 +146,12 @@ export function VoiceForm({
             addLabel={t('students.addBridge')}
           />
           <PairRows form={form} list="avoid" legend={t('students.sections.zones')} addLabel={t('students.addZone')} />
+          <PairRows form={form} list="gaps" legend={t('students.gaps')} addLabel={t('students.addGap')} />
+          <VoiceDecisions form={form} today={today} />
           <Fieldset legend={t('students.sections.words')}>
             <Stack gap="sm">
+              <TextInput label={t('students.piece')} maxLength={200} {...form.getInputProps('piece')} />
+              <Textarea label={t('students.wantedField')} autosize maxLength={400} {...form.getInputProps('wanted')} />
               <Textarea label={t('students.goalsField')} autosize minRows={2} {...form.getInputProps('goals')} />
               <Textarea
                 label={t('students.note')}

@@ -1,4 +1,4 @@
-import type { AvoidZone, ChangingStage, Style, VoiceType } from '@soft-lark/core';
+import type { AvoidZone, Caution, ChangingStage, Style, VoiceType } from '@soft-lark/core';
 import type { Student } from '../../api/students.queries.ts';
 import type { NoteValue } from '../../ui/note-field.tsx';
 
@@ -27,6 +27,15 @@ export interface VoiceValues {
   readonly hardCeiling: NoteValue;
   readonly beltCeiling: NoteValue;
   readonly margin: number;
+  readonly gritAllowed: boolean;
+  readonly wanted: string;
+  readonly piece: string;
+  readonly cautions: readonly Caution[];
+  readonly clearedOn: string | null;
+  readonly consentOn: string | null;
+  readonly beltEaseOn: string | null;
+  readonly holdsOnSince: string | null;
+  readonly gaps: readonly Omit<ZoneValues, 'kind'>[];
   readonly bridges: readonly Omit<ZoneValues, 'kind'>[];
   readonly avoid: readonly ZoneValues[];
 }
@@ -51,6 +60,15 @@ export function valuesOf({ name, note, voice }: Student, today: string): VoiceVa
     hardCeiling: voice.hardCeiling,
     beltCeiling: voice.beltCeiling,
     margin: voice.margin ?? 1,
+    gritAllowed: voice.gritAllowed ?? false,
+    wanted: voice.wanted ?? '',
+    piece: voice.piece ?? '',
+    cautions: voice.cautions ?? [],
+    clearedOn: voice.clearedOn ?? null,
+    consentOn: voice.consentOn ?? null,
+    beltEaseOn: voice.beltEaseOn ?? null,
+    holdsOnSince: voice.holdsOnSince ?? null,
+    gaps: voice.gaps ?? [],
     bridges: voice.bridges.map(({ low, high }) => ({ low, high })),
     avoid: voice.avoid.map(({ low, high, kind }) => ({ low, high, kind })),
   };
@@ -60,8 +78,18 @@ function optional<K extends string>(name: K, value: NoteValue): Partial<Record<K
   return typeof value === 'number' ? ({ [name]: value } as Record<K, number>) : {};
 }
 
+/** What the form has no field for stays as it is. */
+function untouched({ voice }: Student): Pick<Student['voice'], 'approach' | 'rules'> {
+  const { approach, rules } = voice;
+  return { ...(approach && { approach }), ...(rules && { rules }) };
+}
+
+function dayOf<K extends string>(name: K, day: string | null): Partial<Record<K, string>> {
+  return day ? ({ [name]: day } as Record<K, string>) : {};
+}
+
 /** The file a form stands for; half-filled rows are left out. */
-export function fileOf(values: VoiceValues): Pick<Student, 'name' | 'note' | 'voice'> {
+export function fileOf(values: VoiceValues, before: Student): Pick<Student, 'name' | 'note' | 'voice'> {
   const { type, style, age, low, high, date } = values;
   const hasRange = typeof low === 'number' && typeof high === 'number';
   const pairs = <T extends Omit<ZoneValues, 'kind'>>(rows: readonly T[]): (T & { low: number; high: number })[] =>
@@ -72,6 +100,7 @@ export function fileOf(values: VoiceValues): Pick<Student, 'name' | 'note' | 'vo
     name: values.name,
     note: values.note,
     voice: {
+      ...untouched(before),
       type,
       style,
       ...(type === 'changing' && { changingStage: values.changingStage }),
@@ -80,7 +109,20 @@ export function fileOf(values: VoiceValues): Pick<Student, 'name' | 'note' | 'vo
         .split('\n')
         .map((goal) => goal.trim())
         .filter(Boolean),
-      bridges: pairs(values.bridges).map((bridge) => ({ low: bridge.low, high: bridge.high })),
+      bridges: pairs(values.bridges).map(({ low: from, high: to }) => ({
+        low: from,
+        high: to,
+        ...dayOf('date', before.voice.bridges.find((old) => old.low === from && old.high === to)?.date ?? null),
+      })),
+      gaps: pairs(values.gaps).map((gap) => ({ low: gap.low, high: gap.high })),
+      ...(values.gritAllowed && { gritAllowed: true }),
+      ...(values.wanted.trim() && { wanted: values.wanted.trim() }),
+      ...(values.piece.trim() && { piece: values.piece.trim() }),
+      cautions: [...values.cautions],
+      ...dayOf('clearedOn', values.clearedOn),
+      ...dayOf('consentOn', values.consentOn),
+      ...dayOf('beltEaseOn', values.beltEaseOn),
+      ...dayOf('holdsOnSince', values.holdsOnSince),
       avoid: pairs(values.avoid).map((zone) => ({ low: zone.low, high: zone.high, kind: zone.kind })),
       ...(hasRange && {
         measured: {
@@ -114,7 +156,7 @@ const NOTES = [
 /** Fields that hold something which is no note, by name. */
 export function unreadable(values: VoiceValues): readonly string[] {
   const single = NOTES.filter((field) => values[field] === null);
-  const rows = (['bridges', 'avoid'] as const).flatMap((list) =>
+  const rows = (['bridges', 'gaps', 'avoid'] as const).flatMap((list) =>
     values[list].flatMap((row, index) =>
       (['low', 'high'] as const).filter((end) => row[end] === null).map((end) => `${list}.${String(index)}.${end}`),
     ),

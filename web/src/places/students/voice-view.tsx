@@ -1,11 +1,17 @@
-import { resolveLimits, voiceOf, writeNote, beltCeilingOf } from '@soft-lark/core';
+import { beltTopOf, isTooYoungForBelt, resolveLimits, voiceOf, writeNote } from '@soft-lark/core';
+import { useQuery } from '@tanstack/react-query';
 import type { ReactElement, ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { StudentToday } from '../../api/students.queries.ts';
+import { rulesFor } from '../../api/lay.ts';
+import { sessionQuery } from '../../api/session.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
+import { useShown } from '../../shell/use-shown.ts';
 import { useNow } from '../../ui/clock.ts';
 import { ConditionPicker } from '../../ui/condition-picker.tsx';
+import { dayText } from '../../ui/format.ts';
 import { Ledger } from '../../ui/ledger.tsx';
+import { CheckHistory } from './check-history.tsx';
 import { Lessons } from './lessons.tsx';
 import { RangeRuler } from './range-ruler.tsx';
 import classes from './students.module.css';
@@ -23,9 +29,11 @@ function Fact({ name, children }: { readonly name: string; readonly children: Re
 export function VoiceView({ today }: { readonly today: StudentToday }): ReactElement {
   const { t } = useTranslation();
   const now = useNow();
+  const { isShared } = useShown();
   const { student, conditions } = today;
   const { voice } = student;
   const setCondition = useCondition(student.id);
+  const rules = rulesFor(useQuery(sessionQuery).data, student);
   const limits = resolveLimits({
     voice: voiceOf(voice),
     style: voice.style,
@@ -33,13 +41,14 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
     sungSteps: 2,
     conditions,
     occasion: 'lesson',
+    rules,
     now: now.toISOString(),
   });
-  const belt = beltCeilingOf(voice);
+  const belt = isTooYoungForBelt(voiceOf(voice), rules) ? null : beltTopOf(voiceOf(voice), rules);
   const { measured } = voice;
   return (
     <div className={classes['voice']}>
-      <RangeRuler voice={voice} limits={limits} />
+      <RangeRuler voice={isShared ? { ...voice, avoid: [] } : voice} limits={limits} />
       <div>
         <section className={classes['block']}>
           <h2>{t('students.today')}</h2>
@@ -58,47 +67,65 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
             </ul>
           )}
         </section>
+        <CheckHistory today={today} />
         <Lessons studentId={student.id} />
       </div>
-      <aside>
-        <h2>{t('students.file')}</h2>
-        <dl className={classes['facts']}>
-          <Fact name={t('students.belt')}>
-            {belt === null ? t('students.beltNone') : writeNote(belt)}{' '}
-            {belt !== null && voice.beltCeiling === undefined && <small>{t('students.defaultWord')}</small>}
-          </Fact>
-          <Fact name={t('students.margin')}>{t('students.marginValue', { count: voice.margin ?? 1 })}</Fact>
-          <Fact name={t('students.reach')}>
-            {measured?.reachLow !== undefined || measured?.reachHigh !== undefined
-              ? `${writeNote(measured.reachLow ?? measured.low)} – ${writeNote(measured.reachHigh ?? measured.high)}`
-              : '–'}
-          </Fact>
-          <Fact name={t('students.speakingNote')}>
-            {voice.speakingNote === undefined ? '–' : writeNote(voice.speakingNote)}
-          </Fact>
-          <Fact name={t('students.bridges')}>
-            {voice.bridges.length === 0
-              ? '–'
-              : voice.bridges.map(({ low, high }) => `${writeNote(low)}–${writeNote(high)}`).join(', ')}
-          </Fact>
-          <Fact name={t('students.avoid')}>
-            {voice.avoid.length === 0
-              ? t('students.noZones')
-              : voice.avoid.map(({ low, high, kind }) => (
-                  <div key={`${String(low)}-${kind}`}>
-                    {writeNote(low)}–{writeNote(high)} <small>{t(`students.zoneKinds.${kind}`)}</small>
-                  </div>
+      {!isShared && (
+        <aside>
+          <h2>{t('students.file')}</h2>
+          <dl className={classes['facts']}>
+            <Fact name={t('students.belt')}>
+              {belt === null ? t('students.beltNone') : writeNote(belt.note)}{' '}
+              {belt !== null && voice.beltCeiling === undefined && <small>{t('students.defaultWord')}</small>}
+            </Fact>
+            <Fact name={t('students.margin')}>{t('students.marginValue', { count: voice.margin ?? 1 })}</Fact>
+            <Fact name={t('students.reach')}>
+              {measured?.reachLow !== undefined || measured?.reachHigh !== undefined
+                ? `${writeNote(measured.reachLow ?? measured.low)} – ${writeNote(measured.reachHigh ?? measured.high)}`
+                : '–'}
+            </Fact>
+            <Fact name={t('students.speakingNote')}>
+              {voice.speakingNote === undefined ? '–' : writeNote(voice.speakingNote)}
+            </Fact>
+            <Fact name={t('students.bridges')}>
+              {voice.bridges.length === 0
+                ? '–'
+                : voice.bridges.map(({ low, high }) => `${writeNote(low)}–${writeNote(high)}`).join(', ')}
+            </Fact>
+            <Fact name={t('students.avoid')}>
+              {voice.avoid.length === 0
+                ? t('students.noZones')
+                : voice.avoid.map(({ low, high, kind }) => (
+                    <div key={`${String(low)}-${kind}`}>
+                      {writeNote(low)}–{writeNote(high)} <small>{t(`students.zoneKinds.${kind}`)}</small>
+                    </div>
+                  ))}
+            </Fact>
+            {(voice.gaps ?? []).length > 0 && (
+              <Fact name={t('students.gaps')}>
+                {voice.gaps?.map(({ low, high }) => `${writeNote(low)}–${writeNote(high)}`).join(', ')}
+              </Fact>
+            )}
+            {(voice.cautions ?? []).length > 0 && (
+              <Fact name={t('students.cautionsOnFile')}>
+                {voice.cautions?.map((caution) => (
+                  <div key={caution}>{t(`students.cautionWords.${caution}`)}</div>
                 ))}
-          </Fact>
-          {student.note && <Fact name={t('students.note')}>{student.note}</Fact>}
-        </dl>
-        <div className={classes['private']}>
-          <p>
-            <b>{t('students.onlyYou')}</b>
-          </p>
-          <p>{t('students.onlyYouText')}</p>
-        </div>
-      </aside>
+              </Fact>
+            )}
+            {voice.piece && <Fact name={t('students.piece')}>{voice.piece}</Fact>}
+            {voice.wanted && <Fact name={t('students.wantedField')}>{voice.wanted}</Fact>}
+            {voice.clearedOn && <Fact name={t('students.clearedOn')}>{dayText(voice.clearedOn)}</Fact>}
+            {student.note && <Fact name={t('students.note')}>{student.note}</Fact>}
+          </dl>
+          <div className={classes['private']}>
+            <p>
+              <b>{t('students.onlyYou')}</b>
+            </p>
+            <p>{t('students.onlyYouText')}</p>
+          </div>
+        </aside>
+      )}
     </div>
   );
 }

@@ -1,16 +1,19 @@
 import { Button } from '@mantine/core';
-import { missingBeforeRun, writeNote, type Exercise, type LaidRoutine } from '@soft-lark/core';
+import { writeNote, type Exercise, type LaidRoutine } from '@soft-lark/core';
 import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
-import { layFor } from '../../api/lay.ts';
+import { useLay } from '../../api/lay.ts';
 import type { LessonToday } from '../../api/students.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
 import { useNewRoutine } from '../../api/use-new-routine.ts';
+import { todaysTop } from '../../flight/pitch-scale.ts';
 import { SmallFlight } from '../../flight/small-flight.tsx';
+import { useShown } from '../../shell/use-shown.ts';
 import { ConditionPicker } from '../../ui/condition-picker.tsx';
 import { clockText, recentDayText } from '../../ui/format.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
+import { LimitNote } from '../../ui/limit-note.tsx';
 import classes from './today.module.css';
 
 interface LessonRowProps {
@@ -28,12 +31,15 @@ function TodayLine({
   readonly laid: LaidRoutine | null;
 }): ReactElement {
   const { t } = useTranslation();
-  const { routine, student } = lesson;
-  if (missingBeforeRun(student.voice).length > 0) return <p className={classes['line']}>{t('today.needs')}</p>;
+  const { routine, lock } = lesson;
+  const { isShared } = useShown();
+  if (!isShared && lock && lock.level !== 'see-someone')
+    return <p className={classes['line']}>{t(`today.locked.${lock.level}`)}</p>;
   if (!routine || !laid) return <p className={classes['none']}>{t('today.noRoutine')}</p>;
   if (laid.lowest === null || laid.highest === null)
     return <p className={classes['line']}>{t('today.nothingSings')}</p>;
   const budget = routine.minutes * 60;
+  const top = todaysTop(laid);
   const leftOut = laid.steps.filter(({ problem }) => problem).length;
   return (
     <p className={classes['line']}>
@@ -45,7 +51,12 @@ function TodayLine({
         high: writeNote(laid.highest),
       })}{' '}
       {laid.seconds > budget && t('today.overBudget', { over: clockText(laid.seconds - budget) })}{' '}
-      {leftOut > 0 && t('today.leftOut', { count: leftOut })}
+      {leftOut > 0 && t('today.leftOut', { count: leftOut })}{' '}
+      {top && (
+        <>
+          {t('today.top')} <LimitNote limits={top} note={top.ceiling} />
+        </>
+      )}
     </p>
   );
 }
@@ -57,9 +68,10 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
   const { student, conditions, routine, lastRun } = lesson;
   const setCondition = useCondition(student.id);
   const build = useNewRoutine();
+  const lay = useLay();
   const laid = useMemo(
-    () => (routine ? layFor(routine, student, conditions, exercises, now) : null),
-    [routine, student, conditions, exercises, now],
+    () => (routine ? lay(routine, lesson, exercises, now) : null),
+    [routine, lesson, exercises, now, lay],
   );
   const { voice } = student;
   const last = lastRun && {

@@ -4,6 +4,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { studentsQuery } from '../../api/students.queries.ts';
+import { useShown } from '../../shell/use-shown.ts';
 import { momentText } from '../../ui/format.ts';
 import { endRun, useKeptRuns } from '../../runs/run-store.ts';
 import classes from './today.module.css';
@@ -12,8 +13,9 @@ import classes from './today.module.css';
 export function OpenRuns(): ReactElement {
   const { t } = useTranslation();
   const students = useQuery(studentsQuery).data ?? [];
+  const { mayShow } = useShown();
   const open = useKeptRuns().filter(
-    (run) => run.endedAt === undefined && students.some(({ id }) => id === run.studentId),
+    (run) => run.endedAt === undefined && students.some(({ id }) => id === run.studentId) && mayShow(run.studentId),
   );
   return (
     <>

@@ -7,6 +7,7 @@ import { useTranslation } from 'react-i18next';
 import { shelfQuery } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { studentsQuery, todayQuery, type LessonToday } from '../../api/students.queries.ts';
+import { useShown } from '../../shell/use-shown.ts';
 import { useNow } from '../../ui/clock.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { dayText } from '../../ui/format.ts';
@@ -61,6 +62,7 @@ export function TodayPlace(): ReactElement {
   const session = useQuery(sessionQuery).data;
   const students = useQuery(studentsQuery);
   const now = useNow();
+  const { mayShow } = useShown();
   useHotkeys([['n', openSpotlight]]);
   if (today.error && !today.data) return <Failure error={today.error} onRetry={() => void today.refetch()} />;
   if (!today.data || !shelf.data || !session) return <Shape />;
@@ -72,15 +74,17 @@ export function TodayPlace(): ReactElement {
       <OpenRuns />
       {lessons.length === 0 && <NoLessons hasStudents={(students.data?.length ?? 0) > 0} />}
       <ul className={classes['lessons']}>
-        {lessons.map((lesson) => (
-          <LessonRow
-            key={lesson.lesson.id}
-            lesson={lesson}
-            isNext={lesson.lesson.id === nextId}
-            exercises={shelf.data}
-            now={now}
-          />
-        ))}
+        {lessons
+          .filter(({ student }) => mayShow(student.id))
+          .map((lesson) => (
+            <LessonRow
+              key={lesson.lesson.id}
+              lesson={lesson}
+              isNext={lesson.lesson.id === nextId}
+              exercises={shelf.data}
+              now={now}
+            />
+          ))}
       </ul>
     </>
   );

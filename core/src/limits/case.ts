@@ -1,0 +1,49 @@
+import { referenceOf, type PitchRange } from '../voice/index.ts';
+import type { Ledger, LineWords } from './ledger.ts';
+import type { LimitContext, RuleName, RulePath, RuleTable } from './limits.types.ts';
+import { USUAL_RULES } from './rules.data.ts';
+
+/** The facts of one resolution, looked up once. */
+export interface Case {
+  readonly context: LimitContext;
+  readonly rules: RuleTable;
+  readonly comfortable: PitchRange;
+  readonly reach: PitchRange;
+  readonly isSiren: boolean;
+  readonly isOccluded: boolean;
+  readonly isQuiet: boolean;
+  readonly margin: number;
+}
+
+/** One rule of the table: the ledger with its lines added, or as it was where the rule does not apply. */
+export type Rule = (ledger: Ledger, facts: Case) => Ledger;
+
+export const TEACHER = 'the teacher';
+
+/** The words of a line; `figure` names the row of the rule table it rests on, which a teacher may have changed. */
+export function lineOf(rule: RuleName, label: string, rules: RuleTable, figure?: RulePath): LineWords {
+  return { rule, label, source: (figure && rules.changed?.[figure]) ?? rules.source };
+}
+
+export function factsOf(context: LimitContext): Case {
+  const rules = context.rules ?? USUAL_RULES;
+  const { measured } = context.voice;
+  const reference = referenceOf(context.voice);
+  const comfortable = measured ?? reference.comfortable;
+  const { stage, kind = 'pattern', quiet = false } = context.exercise;
+  const isSiren = kind === 'siren';
+  const hasMargin =
+    stage !== 'occluded' && !isSiren && !quiet && comfortable.high - comfortable.low >= rules.margin.leastRange;
+  return {
+    context,
+    rules,
+    comfortable,
+    reach: measured
+      ? { low: measured.reachLow ?? measured.low, high: measured.reachHigh ?? measured.high }
+      : reference.usual,
+    isSiren,
+    isOccluded: stage === 'occluded',
+    isQuiet: quiet,
+    margin: hasMargin ? Math.min(context.voice.margin ?? rules.margin.usual, rules.margin.most) : 0,
+  };
+}

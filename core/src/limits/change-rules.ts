@@ -1,0 +1,87 @@
+import { RuleError } from '../errors.ts';
+import type { RulePath, RuleTable } from './limits.types.ts';
+import { RULE_ROWS, type RuleRow } from './rule-rows.data.ts';
+import { USUAL_RULES } from './rules.data.ts';
+
+/** Figures a teacher has set, by row; a row that is left out stays at the reference. */
+export type RuleChanges = Readonly<Partial<Record<RulePath, number>>>;
+
+const ROWS: ReadonlyMap<string, RuleRow> = new Map(RULE_ROWS.map((row) => [row.path, row]));
+
+type Group = Readonly<Record<string, number>>;
+
+/** The figure of one row. */
+export function ruleFigure(rules: RuleTable, path: RulePath): number {
+  const [group = '', name = ''] = path.split('.');
+  const figure = (rules as unknown as Readonly<Record<string, Group>>)[group]?.[name];
+  if (figure === undefined) throw unknownRow(path);
+  return figure;
+}
+
+function unknownRow(path: string): RuleError {
+  return new RuleError('UNKNOWN_ROW', path, `There is no row “${path}” in the rule table.`, 'Leave it out.');
+}
+
+function checkFigure(path: string, value: number): void {
+  const row = ROWS.get(path);
+  if (!row) throw unknownRow(path);
+  const isWhole = row.unit === 'share' || Number.isInteger(value);
+  if (Number.isFinite(value) && isWhole && value >= row.min && value <= row.max) return;
+  throw new RuleError(
+    'OUT_OF_BOUNDS',
+    row.path,
+    `“${row.label}” is ${String(value)}.`,
+    `Give a ${row.unit === 'share' ? 'number' : 'whole number'} from ${String(row.min)} to ${String(row.max)}.`,
+  );
+}
+
+/** Pairs of rows of which the first may not be above the second. */
+const IN_ORDER: readonly (readonly [RulePath, RulePath])[] = [
+  ['margin.usual', 'margin.most'],
+  ['condition.tired', 'condition.mostDrop'],
+  ['condition.heavy', 'condition.mostDrop'],
+  ['condition.recovering', 'condition.mostDrop'],
+  ['performance.closeHours', 'performance.nothingNewHours'],
+  ['home.narrower', 'home.narrowerWhenNew'],
+  ['young.noBeltUnder', 'young.speechMixUnder'],
+  ['young.speechMixUnder', 'young.grownFrom'],
+  ['young.speechMixTop', 'young.mixTop'],
+  ['young.noGritUnder', 'young.grownFrom'],
+];
+
+function checkOrder(rules: RuleTable): void {
+  for (const [less, more] of IN_ORDER) {
+    const [low, high] = [ruleFigure(rules, less), ruleFigure(rules, more)];
+    if (low <= high) continue;
+    const label = ROWS.get(less)?.label ?? less;
+    throw new RuleError(
+      'OUT_OF_ORDER',
+      less,
+      `“${label}” is ${String(low)}, above “${ROWS.get(more)?.label ?? more}”, which is ${String(high)}.`,
+      'Lower the first or raise the second.',
+    );
+  }
+}
+
+/**
+ * A rule table with some figures set by a teacher: the studio's, then one student's over them.
+ *
+ * @param source who set them, as a ledger line says it, such as `the studio`
+ * @throws RuleError `UNKNOWN_ROW`, `OUT_OF_BOUNDS`, `OUT_OF_ORDER`, with the row
+ * @example changeRules({ 'condition.tired': 3 }, 'the studio').condition.tired // 3
+ */
+export function changeRules(changes: RuleChanges, source: string, from: RuleTable = USUAL_RULES): RuleTable {
+  const entries = Object.entries(changes);
+  if (entries.length === 0) return from;
+  const groups: Record<string, Group> = {};
+  for (const [path, value] of entries) {
+    checkFigure(path, value);
+    const [group = '', name = ''] = path.split('.');
+    const before = groups[group] ?? (from as unknown as Readonly<Record<string, Group>>)[group];
+    groups[group] = { ...before, [name]: value };
+  }
+  const changed = { ...from.changed, ...Object.fromEntries(entries.map(([path]) => [path, source])) };
+  const table: RuleTable = { ...from, ...groups, changed };
+  checkOrder(table);
+  return table;
+}

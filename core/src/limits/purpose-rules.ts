@@ -1,0 +1,74 @@
+import { lineOf, TEACHER, type Case, type Rule } from './case.ts';
+import { isBeforePerformance } from './day-rules.ts';
+import { cap, shift } from './ledger.ts';
+import { floorCredit } from './range-rules.ts';
+import { ageFor, beltTopOf } from './young.ts';
+
+function mayExtend(facts: Case): boolean {
+  const { context, rules } = facts;
+  const isRested = context.conditions.every((name) => name === 'fresh');
+  const isWarm = context.sungSteps >= rules.extension.afterSungSteps;
+  const isGrown = ageFor(context.voice) >= rules.young.grownFrom;
+  return Boolean(context.exercise.extendsRange) && isRested && isWarm && isGrown && !isBeforePerformance(facts);
+}
+
+/** 7. Gentle work and work meant to extend the range go further. */
+export const purpose: Rule = (ledger, facts) => {
+  const { context, rules, isOccluded, isSiren } = facts;
+  const isGentle = isOccluded || isSiren || context.exercise.register === 'light';
+  const label = 'gentle work goes a little further';
+  const lowered = isGentle
+    ? shift(
+        ledger,
+        'floor',
+        floorCredit(context.conditions, rules.gentle.floor),
+        lineOf('gentle', label, rules, 'gentle.floor'),
+      )
+    : ledger;
+  if (mayExtend(facts)) {
+    const line = lineOf('extension', 'meant to extend the range', rules, 'extension.overTop');
+    return shift(lowered, 'ceiling', rules.extension.overTop + facts.margin, line);
+  }
+  if (!isGentle) return lowered;
+  return shift(lowered, 'ceiling', rules.gentle.ceiling, lineOf('gentle', label, rules, 'gentle.ceiling'));
+};
+
+/** A cap below the comfortable top that still leaves a usable width. */
+function modestTop({ rules, comfortable }: Case, floor: number): number {
+  const leastTop = Math.min(floor + rules.modest.leastWidth, comfortable.high);
+  return Math.max(comfortable.high - rules.modest.belowTop, leastTop);
+}
+
+/** 7. Release, onset and resonance stay modest. */
+export const modest: Rule = (ledger, facts) => {
+  const { stage } = facts.context.exercise;
+  if (facts.isSiren || facts.isQuiet || !(stage === 'release' || stage === 'onset' || stage === 'resonance'))
+    return ledger;
+  const line = lineOf('modest', `${stage} work stays modest`, facts.rules, 'modest.belowTop');
+  return cap(ledger, 'ceiling', modestTop(facts, ledger.floor), line);
+};
+
+/** 7. Heavy register ends at the belt ceiling of the voice, and of its age. */
+export const belt: Rule = (ledger, { context, rules }) => {
+  if (context.exercise.register !== 'heavy') return ledger;
+  const top = beltTopOf(context.voice, rules);
+  if (top === null) return ledger;
+  const usual = lineOf('belt', top.label, rules, top.figure);
+  return cap(ledger, 'ceiling', top.note, top.figure ? usual : { ...usual, source: TEACHER });
+};
+
+/** 7. Grit keeps off both ends. */
+export const grit: Rule = (ledger, { context, rules, comfortable }) => {
+  if (!context.exercise.grit) return ledger;
+  const line = lineOf('grit', 'grit stays in the middle', rules, 'grit.keepsOff');
+  const raised = cap(ledger, 'floor', comfortable.low + rules.grit.keepsOff, line);
+  return cap(raised, 'ceiling', comfortable.high - rules.grit.keepsOff, line);
+};
+
+/** 8. The first sung steps of a routine stay modest. */
+export const opening: Rule = (ledger, facts) => {
+  const { context, rules, isSiren, isQuiet } = facts;
+  if (context.sungSteps >= rules.opening.sungSteps || isSiren || isQuiet) return ledger;
+  const line = lineOf('opening', 'the first sung steps stay modest', rules, 'opening.sungSteps');
+  return cap(ledger, 'ceiling', modestTop(facts, ledger.floor), line);
+};

@@ -1,0 +1,66 @@
+import { isAdultType, referenceOf, type Voice } from '../voice/index.ts';
+import type { RulePath, RuleTable } from './limits.types.ts';
+
+type Singer = Pick<Voice, 'type' | 'age' | 'changingStage'>;
+
+/** House choice, because safety comes first: a treble without an age counts as nine, a changing voice as thirteen. */
+const UNKNOWN_AGE = { treble: 9, changing: 13 };
+
+/** The age the rules go by: as given, else the youngest the type suggests, else grown up. */
+export function ageFor({ type, age }: Singer): number {
+  if (age !== undefined) return age;
+  return isAdultType(type) ? Infinity : UNKNOWN_AGE[type];
+}
+
+/** The highest note for the age, or `null` for a grown-up. */
+export function ageTopOf(voice: Singer, rules: RuleTable): { readonly note: number; readonly label: string } | null {
+  const age = ageFor(voice);
+  if (voice.type === 'changing')
+    return { note: referenceOf(voice).usual.high, label: 'top of this stage of the change' };
+  if (age >= rules.young.grownFrom) return null;
+  if (age < rules.young.teenFrom)
+    return { note: referenceOf({ type: 'treble', age }).usual.high, label: `cap for the age of ${String(age)}` };
+  return { note: referenceOf(voice).usual.high, label: 'cap for a teenager' };
+}
+
+interface BeltTop {
+  readonly note: number;
+  readonly label: string;
+  /** The row of the rule table; none where the teacher set the note. */
+  readonly figure?: RulePath;
+}
+
+/** Whether a voice is too young for belt. */
+export function isTooYoungForBelt(voice: Singer, rules: RuleTable): boolean {
+  return ageFor(voice) < rules.young.noBeltUnder;
+}
+
+/** Whether a voice may have grit: grown up, or of the age at which the teacher decides and has. */
+export function mayHaveGrit(voice: Singer & Pick<Voice, 'gritAllowed'>, rules: RuleTable): boolean {
+  const age = ageFor(voice);
+  return age >= rules.young.grownFrom || (age >= rules.young.noGritUnder && Boolean(voice.gritAllowed));
+}
+
+/**
+ * The highest chest-led note: of the voice, and of its age.
+ *
+ * @returns `null` where neither the voice nor its age has one
+ */
+export function beltTopOf(voice: Singer & Pick<Voice, 'beltCeiling'>, rules: RuleTable): BeltTop | null {
+  const own: BeltTop | null =
+    voice.beltCeiling !== undefined
+      ? { note: voice.beltCeiling, label: 'belt ceiling' }
+      : isAdultType(voice.type)
+        ? { note: rules.belt[voice.type], label: 'belt ceiling', figure: `belt.${voice.type}` }
+        : null;
+  const ofAge = ageBelt(ageFor(voice), rules);
+  if (own === null || ofAge === null) return own ?? ofAge;
+  return ofAge.note < own.note ? ofAge : own;
+}
+
+function ageBelt(age: number, { young }: RuleTable): BeltTop | null {
+  if (age < young.speechMixUnder)
+    return { note: young.speechMixTop, label: 'speech-like mix for the young', figure: 'young.speechMixTop' };
+  if (age < young.grownFrom) return { note: young.mixTop, label: 'mix for a teenager', figure: 'young.mixTop' };
+  return null;
+}

@@ -1,0 +1,16 @@
+export { findRange } from './find-range.ts';
+export { hearingOf, type Hearing } from './hearing.ts';
+export { HELD, heldNotes } from './held-notes.ts';
+export { frameMaker, HOP_SECONDS, type FrameMaker } from './pitch-frames.ts';
+export {
+  conductCheck,
+  findingsOf,
+  startCheck,
+  type CheckAction,
+  type CheckFindings,
+  type CheckState,
+} from './range-check.ts';
+export { singersAudio } from './singer-audio.ts';
+export { SINGERS, type Singer, type SingerName } from './singers.data.ts';
+export { singNote, speakLine, type SungNote } from './simulated-singer.ts';
+export { type Crack, type HeldNote, type PitchFrame, type RangeFinding, type Turnover } from './listening.types.ts';

@@ -1,0 +1,105 @@
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { frequencyOf } from '../pitch/index.ts';
+import type { PitchFrame } from './listening.types.ts';
+import { HOP_SECONDS } from './pitch-frames.ts';
+import type { Singer } from './singers.data.ts';
+
+/** One attempt at a note: what is heard, and what the singer would say of it. */
+export interface SungNote {
+  readonly frames: readonly PitchFrame[];
+  readonly answer: 'easy' | 'possible' | 'no';
+}
+
+interface Chance {
+  /** 0–1. */
+  readonly share: () => number;
+  /** About −1–1, most often near 0. */
+  readonly spread: () => number;
+}
+
+const VOICE_LEVEL = 0.12;
+const ONSET_SECONDS = 0.08;
+const CRACK = { atSeconds: 0.28, seconds: 0.075, semitones: 7 };
+const DIP = { atSeconds: 0.5, seconds: 0.08, share: 0.3 };
+const HOLD_SECONDS = { easy: 1.3, possible: 0.85, no: 0.3 };
+
+function chanceOf(seed: number): Chance {
+  const generator = xoroshiro128plus(seed);
+  const share = (): number => uniformFloat64(generator);
+  return { share, spread: () => (share() + share() + share()) / 1.5 - 1 };
+}
+
+function answerOf({ comfortable, reach, gap }: Singer, midi: number): SungNote['answer'] {
+  if (gap && midi >= gap.low && midi <= gap.high) return 'no';
+  if (midi >= comfortable.low && midi <= comfortable.high) return 'easy';
+  return midi >= reach.low && midi <= reach.high ? 'possible' : 'no';
+}
+
+function isBetween(t: number, from: number, seconds: number): boolean {
+  return t >= from && t < from + seconds;
+}
+
+/** Semitones off the aim at a moment: scoop, vibrato, and for a note that fails the way it slips off. */
+function driftAt(singer: Singer, answer: SungNote['answer'], t: number, cracks: boolean): number {
+  const scoop = t < ONSET_SECONDS ? -1 + t / ONSET_SECONDS : 0;
+  const swing = t > 0.3 ? Math.sin(2 * Math.PI * singer.vibratoHz * t) * (singer.vibratoCents / 100) : 0;
+  const fails = answer === 'no' ? -t * 12 : 0;
+  const crack = cracks && isBetween(t, CRACK.atSeconds, CRACK.seconds) ? CRACK.semitones : 0;
+  return scoop + swing + fails + crack;
+}
+
+/**
+ * One attempt of the simulated singer at a note.
+ *
+ * @param midi the note asked for
+ * @param seed a whole number; the same seed gives the same frames
+ * @param startSeconds time of the first frame
+ */
+export function singNote(singer: Singer, midi: number, seed: number, startSeconds = 0): SungNote {
+  const chance = chanceOf(seed * 131 + midi);
+  const answer = answerOf(singer, midi);
+  const isAtBridge = midi >= singer.bridge.low && midi <= singer.bridge.high;
+  const cracks = isAtBridge && answer !== 'no' && chance.share() < singer.crackShare;
+  const aim = midi + (chance.spread() * singer.missCents) / 100;
+  const wobble = (singer.wobbleCents / 100) * (answer === 'possible' ? 1.5 : 1);
+  const count = Math.round(HOLD_SECONDS[answer] / HOP_SECONDS);
+  const frames = Array.from({ length: count }, (_, index): PitchFrame => {
+    const t = index * HOP_SECONDS;
+    const pitch = aim + driftAt(singer, answer, t, cracks) + chance.spread() * wobble;
+    const dips = isAtBridge && !cracks && isBetween(t, DIP.atSeconds, DIP.seconds);
+    return {
+      t: startSeconds + t,
+      hz: frequencyOf(pitch),
+      clarity: Math.max(0, 0.99 - singer.breathiness * 0.2 - chance.share() * 0.06 * (answer === 'easy' ? 1 : 1.5)),
+      level: VOICE_LEVEL * (dips ? DIP.share : 1) * (0.95 + chance.share() * 0.1),
+    };
+  });
+  return { frames, answer };
+}
+
+const SYLLABLE_SECONDS = 0.19;
+const PAUSE_SECONDS = 0.09;
+
+/**
+ * A spoken line of so many syllables, its tune sinking about the speaking note.
+ *
+ * @returns frames; their median pitch is the speaking note within a semitone
+ */
+export function speakLine(singer: Singer, seed: number, syllables = 16, startSeconds = 0): readonly PitchFrame[] {
+  const chance = chanceOf(seed);
+  const each = SYLLABLE_SECONDS + PAUSE_SECONDS;
+  return Array.from({ length: syllables }, (_, syllable) => {
+    const from = singer.speakingNote + 2 - (4 * syllable) / Math.max(1, syllables - 1) + chance.spread() * 0.6;
+    const count = Math.round(SYLLABLE_SECONDS / HOP_SECONDS);
+    return Array.from({ length: count }, (_, index): PitchFrame => {
+      const t = index * HOP_SECONDS;
+      return {
+        t: startSeconds + syllable * each + t,
+        hz: frequencyOf(from - t * 5),
+        clarity: 0.96 - singer.breathiness * 0.15,
+        level: VOICE_LEVEL * 0.8,
+      };
+    });
+  }).flat();
+}

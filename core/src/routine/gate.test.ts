@@ -1,0 +1,111 @@
+import fc from 'fast-check';
+import {
+  gateOutcome,
+  NOT_TODAY_SIGNS,
+  openQuestions,
+  SEE_SOMEONE_SIGNS,
+  URGENT_SIGNS,
+  type GateAnswers,
+} from './index.ts';
+
+const USUAL: GateAnswers = { tired: 0, voice: 'normal', pain: false };
+
+test.each<[string, Partial<GateAnswers>, readonly string[]]>([
+  ['nothing answered', {}, ['tired', 'voice', 'pain']],
+  ['a usual day is three taps', USUAL, []],
+  ['tired asks no more', { ...USUAL, tired: 3 }, []],
+  ['rough asks for signs and illness', { ...USUAL, voice: 'rough' }, ['signs', 'recovery']],
+  ['none of the signs is an answer', { ...USUAL, voice: 'rough', signs: [], recovery: 'later' }, []],
+  ['pain asks for signs', { ...USUAL, pain: true }, ['signs']],
+  ['a voice that is gone asks for signs', { ...USUAL, voice: 'gone' }, ['signs']],
+])('open questions: %s', (_, answers, open) => {
+  expect(openQuestions(answers, [])).toEqual(open);
+  expect(gateOutcome(answers, []) === null).toBe(open.length > 0);
+});
+
+test('coming back from an illness asks how far, and only then', () => {
+  expect(openQuestions(USUAL, ['recovering'])).toEqual(['recovery']);
+});
+
+test.each<[string, Partial<GateAnswers>, readonly ('fresh' | 'heavy' | 'recovering')[], object]>([
+  ['fine and fresh', {}, ['fresh'], { level: 'clear', open: true, conditions: ['fresh'], allowance: 'all' }],
+  ['a little tired', { tired: 1 }, ['fresh'], { level: 'clear', conditions: ['fresh'] }],
+  ['tired', { tired: 2 }, ['fresh'], { level: 'changed', conditions: ['tired'] }],
+  ['talked out', { heavyUse: true }, [], { level: 'changed', conditions: ['tired'] }],
+  [
+    'rough, not ill',
+    { voice: 'rough', signs: [], recovery: 'not-ill' },
+    ['heavy'],
+    { conditions: ['heavy', 'recovering'], allowance: 'all' },
+  ],
+  [
+    'rough, first days after',
+    { voice: 'rough', signs: [], recovery: 'first-three' },
+    [],
+    { open: true, allowance: 'gentle' },
+  ],
+  [
+    'recovering, days four to six',
+    { recovery: 'to-six' },
+    ['recovering'],
+    { allowance: 'middle', conditions: ['recovering'] },
+  ],
+  ['performance tomorrow', { hoursToPerformance: 24 }, [], { level: 'changed', hoursToPerformance: 24 }],
+  ['gone', { voice: 'gone', signs: [] }, [], { level: 'not-today', open: false, reason: 'voice-gone' }],
+  ['pain', { pain: true, signs: [] }, [], { level: 'not-today', open: false, reason: 'pain' }],
+  ['pain beats a long hoarseness', { pain: true, signs: ['hoarse-long'] }, [], { level: 'not-today', reason: 'pain' }],
+  ['urgent beats pain', { pain: true, signs: ['faint'] }, [], { level: 'urgent', open: false, reason: 'faint' }],
+  [
+    'urgent beats not today',
+    { voice: 'gone', signs: ['fever', 'sudden-loss'] },
+    [],
+    { level: 'urgent', reason: 'sudden-loss' },
+  ],
+])('the gate: %s', (_, answers, chosen, outcome) => {
+  expect(gateOutcome({ ...USUAL, ...answers }, chosen)).toMatchObject(outcome);
+});
+
+const ROUGH: GateAnswers = { ...USUAL, voice: 'rough', recovery: 'not-ill' };
+
+test.each(URGENT_SIGNS)('%s: everything is locked', (sign) => {
+  expect(gateOutcome({ ...ROUGH, signs: [sign] }, [], true)).toMatchObject({
+    level: 'urgent',
+    open: false,
+    reason: sign,
+  });
+});
+
+test.each(NOT_TODAY_SIGNS)('%s: no singing today', (sign) => {
+  expect(gateOutcome({ ...ROUGH, signs: [sign] }, [], true)).toMatchObject({ level: 'not-today', open: false });
+});
+
+test.each(SEE_SOMEONE_SIGNS)('%s: gentle work only, until a clearance is on file', (sign) => {
+  expect(gateOutcome({ ...ROUGH, signs: [sign] }, [])).toMatchObject({
+    level: 'see-someone',
+    open: true,
+    allowance: 'gentle',
+  });
+  expect(gateOutcome({ ...ROUGH, signs: [sign] }, [], true)).toMatchObject({ level: 'changed', allowance: 'all' });
+});
+
+test('the strictest rule wins, whatever else is answered', () => {
+  const signs = fc.subarray([...URGENT_SIGNS, ...NOT_TODAY_SIGNS, ...SEE_SOMEONE_SIGNS]);
+  const answers = fc.record({
+    tired: fc.constantFrom(0 as const, 1 as const, 2 as const, 3 as const),
+    voice: fc.constantFrom('normal' as const, 'rough' as const, 'gone' as const),
+    pain: fc.boolean(),
+    signs,
+    recovery: fc.constantFrom('not-ill' as const, 'first-three' as const, 'to-six' as const, 'later' as const),
+  });
+  const rank = ['urgent', 'not-today', 'see-someone', 'changed', 'clear'];
+  fc.assert(
+    fc.property(answers, signs, (given, more) => {
+      const before = gateOutcome(given, []);
+      const after = gateOutcome({ ...given, signs: [...given.signs, ...more] }, []);
+      expect(rank.indexOf(after?.level ?? '')).toBeLessThanOrEqual(rank.indexOf(before?.level ?? ''));
+      expect(after?.open).toBe(after?.level !== 'urgent' && after?.level !== 'not-today');
+      if (given.pain || given.voice === 'gone') expect(after?.open).toBe(false);
+    }),
+    { numRuns: 2000 },
+  );
+});

@@ -1,0 +1,46 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { project } from '../scripts/run.mjs';
+import { CHROMIUM_FLAGS } from './playwright.config.ts';
+import { writeSinger } from './singer-wav.ts';
+import { expect, test } from './studio.ts';
+import { addStudent, signUp } from './teacher.ts';
+
+const SOUND = join(project, 'test-results', 'steady-singer.wav');
+mkdirSync(join(project, 'test-results'), { recursive: true });
+writeSinger(SOUND, 'steady', 8);
+
+test.use({
+  launchOptions: {
+    executablePath: '/usr/bin/chromium',
+    args: [
+      ...CHROMIUM_FLAGS,
+      '--use-fake-ui-for-media-stream',
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-audio-capture=${SOUND}`,
+    ],
+  },
+});
+
+test('a whole range check at the microphone finds what the singer can do, and writes it when the teacher says so', async ({
+  page,
+}) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Maren Holt', low: '', high: '' });
+  await page.getByRole('link', { name: 'Range check' }).click();
+  await page.getByText('Microphone', { exact: true }).click();
+  const speaks = page.getByRole('button', { name: /^Speaks at (A3|B♭3|B3)$/ });
+  await speaks.click();
+  const sung = page.getByRole('region', { name: 'So far' });
+  await expect(sung.getByText('A♭3')).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'That is the lowest' }).click();
+  await expect(sung.getByText('E♭5')).toBeVisible({ timeout: 120_000 });
+  await page.getByRole('button', { name: 'That is the highest' }).click();
+  await expect(page.getByText('Nothing is written before you say so.')).toBeVisible();
+  await expect(page.getByLabel('Lowest easy')).toHaveValue('A♭3');
+  await expect(page.getByLabel('Highest easy')).toHaveValue('E♭5');
+  await page.getByLabel('Highest possible').fill('F5');
+  await page.getByRole('button', { name: 'Write it into the voice file' }).click();
+  await expect(page.getByText('A♭3 – F5')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Why D5 is the top today/ })).toBeVisible();
+});

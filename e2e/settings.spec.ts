@@ -1,0 +1,117 @@
+import { expect, test } from './studio.ts';
+import { addStudent, buildSixSteps, openDemo, reasons, signUp, stepRow } from './teacher.ts';
+
+test('a figure of the rule table moves every ceiling, says whose it is, and goes back to the reference', async ({
+  page,
+}) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Maren Holt' });
+  await buildSixSteps(page);
+  await stepRow(page, 'Up and down five').click();
+  await page.getByRole('button', { name: 'Tired' }).click();
+  await expect(reasons(page).getByRole('heading', { name: /^Why D♭5/ })).toBeVisible();
+  const bench = page.url();
+  await page.goto('/settings/rules');
+  const tired = page.getByRole('textbox', { name: 'Tired today: ceiling lower by' });
+  await tired.fill('6');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('alert')).toContainText('“Tired today: ceiling lower by” is 6, above');
+  await tired.fill('4');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await page.goto(bench);
+  await stepRow(page, 'Up and down five').click();
+  await expect(reasons(page).getByRole('heading', { name: /^Why B4/ })).toBeVisible();
+  await expect(reasons(page).getByText('tired today').locator('..')).toHaveAttribute('title', 'the studio');
+  await page.goto('/settings/rules');
+  await page.getByRole('button', { name: 'Back to 2' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.goto(bench);
+  await stepRow(page, 'Up and down five').click();
+  await expect(reasons(page).getByRole('heading', { name: /^Why D♭5/ })).toBeVisible();
+});
+
+test('one student’s figures and approach stand over the studio’s', async ({ page }) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Maren Holt' });
+  await page.getByRole('link', { name: 'Rules' }).click();
+  await page.getByRole('textbox', { name: 'Ordinary work stays inside both ends by' }).fill('3');
+  await page.getByRole('combobox', { name: 'Travel through the keys' }).click();
+  await page.getByRole('option', { name: 'rise only', exact: true }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await page.getByRole('link', { name: 'Voice', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /^Why D♭5 is the top today/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Rules' }).click();
+  await page.getByRole('button', { name: 'Delete this student' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Delete this student' }).click();
+  await expect(page.getByText('Nobody here yet.')).toBeVisible();
+});
+
+test('a lost password: a code from the sign-up opens the studio, once', async ({ page }) => {
+  await page.getByRole('tab', { name: 'New studio' }).click();
+  await page.getByRole('textbox', { name: 'Name of the studio' }).fill('Weir House');
+  await page.getByRole('textbox', { name: 'Your name' }).fill('Ada Reed');
+  const email = `ada-${String(Date.now())}@example.org`;
+  await page.getByRole('tabpanel', { name: 'New studio' }).getByRole('textbox', { name: 'E-mail' }).fill(email);
+  await page.getByRole('textbox', { name: /Password, ten/ }).fill('ten plain characters');
+  await page.getByRole('button', { name: 'Open my studio' }).click();
+  const code = await page.getByRole('dialog').getByRole('listitem').first().innerText();
+  await page.getByRole('button', { name: 'I have kept them' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('no lessons');
+  await page.getByRole('button', { name: 'Account' }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  for (const [word, isRight] of [
+    [code, true],
+    [code, false],
+  ] as const) {
+    await page.getByRole('button', { name: 'Lost the password?' }).click();
+    await page.getByRole('textbox', { name: 'E-mail' }).fill(email);
+    await page.getByRole('textbox', { name: 'A recovery code' }).fill(word);
+    await page.getByRole('textbox', { name: /Password, ten/ }).fill('eleven plain characters');
+    await page.getByRole('button', { name: 'Set a new password and open' }).click();
+    if (!isRight) {
+      await expect(page.getByRole('alert')).toContainText('do not go together');
+      return;
+    }
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('no lessons');
+    await page.getByRole('button', { name: 'Account' }).click();
+    await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  }
+});
+
+test('a shared screen shows the student in hand alone, and nothing private', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/students');
+  await page.getByRole('link', { name: 'Juniper Vance', exact: true }).click();
+  const note = await page.getByRole('complementary').locator('dd').last().innerText();
+  await expect(page.getByText('never sounded').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Routines' }).click();
+  await page.getByRole('link', { name: 'Lamps on the water' }).click();
+  const bench = page.url();
+  await page.getByRole('button', { name: 'Account' }).click();
+  await page.getByRole('menuitem', { name: 'This screen is shared' }).click();
+  const student = await page.getByRole('link', { name: /^In hand/ }).getAttribute('href');
+  const places = [
+    '/today',
+    '/students',
+    student ?? '',
+    `${student ?? ''}/routines`,
+    `${student ?? ''}/runs`,
+    '/log',
+    '/shelf',
+    bench,
+  ];
+  const others = ['Maud', 'Corwin', 'Tamsin', 'Idris', 'Barnaby', 'Rook', 'Otis', 'Pip Anstey'];
+  for (const place of places) {
+    await page.goto(place);
+    await expect(page.getByText('Shared screen:')).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    const seen = await page.locator('body').innerHTML();
+    for (const word of [...others, 'never sounded', note])
+      expect([place, word, seen.includes(word)]).toEqual([place, word, false]);
+  }
+  await page.getByRole('button', { name: 'Only I see this screen' }).click();
+  await page.goto('/students');
+  await expect(page.getByRole('link', { name: 'Maud Pellow' })).toBeVisible();
+});

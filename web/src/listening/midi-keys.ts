@@ -1,0 +1,52 @@
+import { WebMidi, type NoteMessageEvent } from 'webmidi';
+
+export type MidiProblem = 'NOT_HERE' | 'REFUSED' | 'NO_KEYBOARD';
+
+export interface MidiKeys {
+  /** Names of the keyboards that are there. */
+  readonly names: readonly string[];
+  readonly stop: () => void;
+}
+
+/** MIDI cannot be had; `code` says why. */
+export class MidiError extends Error {
+  readonly code: MidiProblem;
+
+  constructor(code: MidiProblem) {
+    super(code);
+    this.name = 'MidiError';
+    this.code = code;
+  }
+}
+
+/**
+ * Listens to every MIDI keyboard there is.
+ *
+ * @param onNote the key that was pressed, MIDI number
+ * @param onGone a keyboard was pulled out
+ * @throws MidiError
+ */
+export async function startMidiKeys(onNote: (midi: number) => void, onGone: () => void): Promise<MidiKeys> {
+  if (!('requestMIDIAccess' in navigator)) throw new MidiError('NOT_HERE');
+  try {
+    await WebMidi.enable();
+  } catch {
+    throw new MidiError('REFUSED');
+  }
+  const { inputs } = WebMidi;
+  if (inputs.length === 0) {
+    await WebMidi.disable();
+    throw new MidiError('NO_KEYBOARD');
+  }
+  for (const input of inputs)
+    input.addListener('noteon', ({ note }: NoteMessageEvent) => {
+      onNote(note.number);
+    });
+  WebMidi.addListener('disconnected', onGone);
+  return {
+    names: inputs.map(({ name }) => name),
+    stop: () => {
+      void WebMidi.disable();
+    },
+  };
+}

@@ -1,0 +1,160 @@
+import { Button, SegmentedControl, Select, Title } from '@mantine/core';
+import { conductCheck, SINGERS, startCheck, writeNote, type CheckAction, type SingerName } from '@soft-lark/core';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useReducer, useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useNavigate, useParams } from 'react-router';
+import { studentTodayQuery, type Student } from '../../api/students.queries.ts';
+import { useTakeInHand } from '../../shell/student-in-hand.ts';
+import { loadPiano, playPiano, wakePiano } from '../../sound/piano.ts';
+import { Failure } from '../../ui/failure.tsx';
+import { Shape } from '../../ui/shape.tsx';
+import { CheckActs } from './check-acts.tsx';
+import { dropCheck, keepCheck, keptCheck, WAYS, type Way } from './check-draft.ts';
+import { CheckKeys } from './check-keys.tsx';
+import { CheckReview } from './check-review.tsx';
+import { SpeakingNote } from './speaking-note.tsx';
+import { SungNotes } from './sung-notes.tsx';
+import { Trace } from './trace.tsx';
+import { useHearing } from './use-hearing.ts';
+import classes from './check.module.css';
+
+const CUE = { seconds: 0.8, velocity: 0.6, role: 'first-note' } as const;
+const USUAL_SPEAKING = 55;
+
+/** A range check of one student: speaking note, down, up, and a look at what it came to. */
+export function CheckPlace(): ReactElement {
+  const { studentId = '' } = useParams();
+  const today = useQuery(studentTodayQuery(studentId));
+  useTakeInHand(today.data?.student.id);
+  if (today.error && !today.data) return <Failure error={today.error} onRetry={() => void today.refetch()} />;
+  if (!today.data) return <Shape rows={2} height={220} />;
+  return <Check key={studentId} student={today.data.student} />;
+}
+
+function reduce(state: ReturnType<typeof startCheck>, action: CheckAction | { readonly type: 'afresh' }): typeof state {
+  return action.type === 'afresh' ? startCheck() : conductCheck(state, action);
+}
+
+function Check({ student }: { readonly student: Student }): ReactElement {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const [state, act] = useReducer(reduce, student.id, keptCheck);
+  const [way, setWay] = useState<Way>('keys');
+  const [singer, setSinger] = useState<SingerName>('steady');
+  const playCue = (midi: number): void => {
+    void loadPiano([midi]).then(() => {
+      playPiano([{ midi, startSeconds: 0, ...CUE }]);
+    });
+  };
+  const hearing = useHearing({ way, singer, state, act, playCue });
+  useEffect(() => {
+    keepCheck(student.id, state);
+  }, [student.id, state]);
+  const { phase } = state;
+  const target = phase === 'speaking' ? (student.voice.speakingNote ?? USUAL_SPEAKING) : state.target;
+  const isHeard = way === 'microphone' || way === 'simulated';
+  return (
+    <>
+      <div className={classes['head']}>
+        <div>
+          <Title order={1} fz={32}>
+            {t('check.title', { name: student.name })}
+          </Title>
+          <ol className={classes['phases']}>
+            {(['speaking', 'down', 'up', 'review'] as const).map((name) => (
+              <li key={name} aria-current={phase === name ? 'step' : undefined}>
+                {t(`check.phases.${name}`)}
+              </li>
+            ))}
+          </ol>
+        </div>
+        {phase !== 'review' && (
+          <div className={classes['way']}>
+            <SegmentedControl
+              aria-label={t('check.way')}
+              data={WAYS.map((value) => ({ value, label: t(`check.ways.${value}`) }))}
+              value={way}
+              onChange={(value) => {
+                void wakePiano();
+                setWay(WAYS.find((known) => known === value) ?? 'keys');
+              }}
+            />
+            {way === 'simulated' && (
+              <Select
+                aria-label={t('check.singer')}
+                w={190}
+                data={(Object.keys(SINGERS) as SingerName[]).map((value) => ({
+                  value,
+                  label: t(`check.singers.${value}`),
+                }))}
+                value={singer}
+                onChange={(value) => {
+                  if (value) setSinger(value);
+                }}
+              />
+            )}
+          </div>
+        )}
+        <Button component={Link} to={`/students/${student.id}`} ml={phase === 'review' ? 'auto' : 0}>
+          {t('check.leave')}
+        </Button>
+      </div>
+      {hearing.trouble && (
+        <p className={classes['trouble']} role="alert">
+          {t(`check.trouble.${hearing.trouble}`)}
+        </p>
+      )}
+      {hearing.notice && (
+        <p className={classes['notice']} role="status">
+          {t(`check.notice.${hearing.notice}`)}
+        </p>
+      )}
+      {phase === 'review' ? (
+        <CheckReview
+          student={student}
+          state={state}
+          way={way}
+          onWritten={() => {
+            dropCheck(student.id);
+            void navigate(`/students/${student.id}`);
+          }}
+          onAgain={() => {
+            act({ type: 'afresh' });
+          }}
+        />
+      ) : (
+        <div className={classes['check']}>
+          <div>
+            {phase === 'speaking' ? (
+              <SpeakingNote
+                way={way}
+                talk={hearing.talk}
+                usual={target}
+                onSpeaking={(midi) => {
+                  act({ type: 'speaking', midi });
+                }}
+              />
+            ) : (
+              <p className={classes['ask']}>
+                <span>{t(`check.asks.${phase}`)}</span> <b className="heading">{writeNote(target)}</b>
+                <span>{t(state.ease === 'easy' ? 'check.easily' : 'check.onlyJust')}</span>
+              </p>
+            )}
+            {isHeard && <Trace frames={hearing.frames} target={target} />}
+            {way === 'keys' && (
+              <CheckKeys
+                target={target}
+                onNote={(midi) => {
+                  act(phase === 'speaking' ? { type: 'speaking', midi } : { type: 'held', midi });
+                }}
+              />
+            )}
+            {phase !== 'speaking' && <CheckActs state={state} act={act} canTake={way !== 'simulated'} />}
+          </div>
+          <SungNotes state={state} />
+        </div>
+      )}
+    </>
+  );
+}

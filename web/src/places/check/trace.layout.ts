@@ -1,0 +1,41 @@
+import { writeNote, type PitchFrame } from '@soft-lark/core';
+import { pitchScale } from '../../flight/pitch-scale.ts';
+
+/** Semitones shown above and below the note asked for. */
+const AROUND = 7;
+const SECONDS = 6;
+const LEFT = 54;
+
+export interface TraceShapes {
+  readonly lines: readonly { readonly y: number; readonly name: string; readonly isTarget: boolean }[];
+  /** The stretch in which the note asked for counts. */
+  readonly band: { readonly top: number; readonly bottom: number };
+  /** Runs of points that belong together. */
+  readonly runs: readonly (readonly { readonly x: number; readonly y: number }[])[];
+}
+
+function pitchOf({ hz }: PitchFrame): number {
+  return 69 + 12 * Math.log2(hz / 440);
+}
+
+/** Lays the last seconds of pitch out around the note asked for; time runs to the right edge. */
+export function layTrace(frames: readonly PitchFrame[], target: number, width: number, height: number): TraceShapes {
+  const scale = pitchScale(target - AROUND, target + AROUND, 10, height - 10);
+  const now = frames.at(-1)?.t ?? 0;
+  const x = (t: number): number => width - 8 - ((now - t) / SECONDS) * (width - LEFT - 8);
+  const runs: { x: number; y: number }[][] = [];
+  let last: PitchFrame | undefined;
+  for (const frame of frames) {
+    if (frame.t < now - SECONDS || frame.clarity < 0.7 || frame.hz < 50) continue;
+    const isOn = last !== undefined && frame.t - last.t < 0.08 && Math.abs(pitchOf(frame) - pitchOf(last)) < 3;
+    const point = { x: x(frame.t), y: scale.y(pitchOf(frame)) };
+    if (isOn) runs.at(-1)?.push(point);
+    else runs.push([point]);
+    last = frame;
+  }
+  const lines = Array.from({ length: 2 * AROUND + 1 }, (_, index) => {
+    const midi = target - AROUND + index;
+    return { y: scale.y(midi), name: writeNote(midi), isTarget: midi === target };
+  });
+  return { lines, band: { top: scale.y(target + 0.6), bottom: scale.y(target - 0.6) }, runs };
+}

@@ -1,0 +1,154 @@
+import type { CheckAction, CheckState, Hearing, PitchFrame, SingerName, SungNote } from '@soft-lark/core';
+import { useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
+import { MicrophoneError, startMicrophone, type MicrophoneProblem } from '../../listening/microphone.ts';
+import { MidiError, startMidiKeys, type MidiProblem } from '../../listening/midi-keys.ts';
+import { startSimulated, type SimulatedSinger } from '../../listening/simulated.ts';
+import type { Way } from './check-draft.ts';
+import { judge, speakingNoteOf } from './ear.ts';
+
+/** What stands in the way of hearing, in a word the catalogue knows. */
+type Trouble = MicrophoneProblem | `MIDI_${MidiProblem}` | 'MIDI_GONE';
+
+export interface HearingState {
+  readonly isOn: boolean;
+  readonly trouble: Trouble | null;
+  readonly notice: 'octave' | Exclude<Hearing, 'voice' | 'talk'> | null;
+  /** The speaking note that talk proposes. */
+  readonly talk: number | null;
+  /** What came in lately, for the trace. */
+  readonly frames: RefObject<PitchFrame[]>;
+}
+
+/** What became of opening a source; it counts only for the source that is chosen now. */
+interface Found {
+  readonly source: string;
+  readonly isOn: boolean;
+  readonly trouble: Trouble | null;
+}
+
+interface HearingInput {
+  readonly way: Way | null;
+  readonly singer: SingerName;
+  readonly state: CheckState;
+  readonly act: (action: CheckAction) => void;
+  /** Sounds the note asked for; the microphone is not listened to meanwhile. */
+  readonly playCue: (midi: number) => void;
+}
+
+const TRACE_SECONDS = 8;
+const CUE_MS = 1000;
+/** A note that does not come in so long counts as missed, if anything was sung at all. */
+const PATIENCE_MS = 7000;
+const CHECK_EVERY_MS = 150;
+const SEED = 11;
+
+/** Asks for one note after the other and hears what comes: microphone, simulated singer or MIDI keyboard. */
+export function useHearing({ way, singer, state, act, playCue }: HearingInput): HearingState {
+  const source = `${way ?? ''}/${singer}`;
+  const [found, setFound] = useState<Found>({ source: '', isOn: false, trouble: null });
+  const { isOn, trouble } = found.source === source ? found : { isOn: false, trouble: null };
+  const [notice, setNotice] = useState<HearingState['notice']>(null);
+  const [talk, setTalk] = useState<number | null>(null);
+  const frames = useRef<PitchFrame[]>([]);
+  const asked = useRef<PitchFrame[]>([]);
+  const listensFrom = useRef(0);
+  const simulated = useRef<SimulatedSinger | null>(null);
+  const { phase, target } = state;
+  const isSinging = phase === 'down' || phase === 'up';
+  const moment = `${phase}/${String(target)}/${String(state.misses.length)}/${String(Object.keys(state.sung).length)}`;
+
+  const hear = useEffectEvent((heard: readonly PitchFrame[]) => {
+    const last = heard.at(-1)?.t ?? 0;
+    frames.current = [...frames.current.filter(({ t }) => t > last - TRACE_SECONDS), ...heard];
+    if (performance.now() < listensFrom.current) return;
+    asked.current.push(...heard);
+    if (phase === 'speaking') setTalk(speakingNoteOf(asked.current));
+  });
+
+  const conclude = useEffectEvent((answer: SungNote['answer'] | null) => {
+    const { note, turns, isOctaveOff, hearing } = judge(asked.current, target);
+    if (note !== null && isOctaveOff) {
+      asked.current = [];
+      setNotice('octave');
+      return;
+    }
+    setNotice(null);
+    for (const midi of turns) act({ type: 'turn', midi });
+    if (note !== null) {
+      act({ type: 'held', midi: note });
+      if (answer === 'possible' && state.ease === 'easy') act({ type: 'harder' });
+    } else if (hearing === 'voice' || hearing === 'talk' || answer !== null) act({ type: 'missed' });
+    else setNotice(hearing);
+  });
+
+  const note = useEffectEvent((midi: number) => {
+    act(phase === 'speaking' ? { type: 'speaking', midi } : { type: 'held', midi });
+  });
+
+  // One source at a time; it ends with the choice of another, or with the page.
+  useEffect(() => {
+    if (way === null || way === 'keys') return undefined;
+    let stop: (() => void) | null = null;
+    let isOver = false;
+    const begin = async (): Promise<() => void> => {
+      if (way === 'microphone') return startMicrophone(hear);
+      if (way === 'midi') {
+        const keys = await startMidiKeys(note, () => {
+          setFound({ source, isOn: false, trouble: 'MIDI_GONE' });
+        });
+        return keys.stop;
+      }
+      const sung = startSimulated(singer, SEED, hear, conclude);
+      simulated.current = sung;
+      return sung.stop;
+    };
+    begin()
+      .then((end) => {
+        stop = end;
+        if (isOver) end();
+        else setFound({ source, isOn: true, trouble: null });
+      })
+      .catch((error: unknown) => {
+        if (error instanceof MicrophoneError) setFound({ source, isOn: false, trouble: error.code });
+        else if (error instanceof MidiError) setFound({ source, isOn: false, trouble: `MIDI_${error.code}` });
+        else throw error;
+      });
+    return () => {
+      isOver = true;
+      simulated.current = null;
+      stop?.();
+    };
+  }, [source, way, singer]);
+
+  // Each note is asked for when it comes; the cue must not be taken for the singer.
+  const ask = useEffectEvent(() => {
+    asked.current = [];
+    if (way === 'simulated') {
+      if (isSinging) simulated.current?.sing(target);
+      else if (phase === 'speaking') simulated.current?.talk();
+    } else if (isSinging && way !== null) {
+      listensFrom.current = performance.now() + CUE_MS;
+      playCue(target);
+    }
+  });
+  useEffect(() => {
+    if (isOn || way === 'keys') ask();
+  }, [moment, isOn, way]);
+
+  const isListening = isOn && way === 'microphone' && isSinging;
+  const lookUp = useEffectEvent((isOverdue: boolean) => {
+    if (isOverdue || judge(asked.current, target).note !== null) conclude(null);
+  });
+  useEffect(() => {
+    if (!isListening) return undefined;
+    const began = performance.now();
+    const timer = setInterval(() => {
+      lookUp(performance.now() - began > CUE_MS + PATIENCE_MS);
+    }, CHECK_EVERY_MS);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [moment, isListening]);
+
+  return { isOn, trouble, notice, talk, frames };
+}

@@ -1,0 +1,118 @@
+import { Button, Chip, Group } from '@mantine/core';
+import { openQuestions, type Condition, type GateAnswers, type VoiceFile } from '@soft-lark/core';
+import { useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { GateQuestion } from './gate-question.tsx';
+import { GateSigns } from './gate-signs.tsx';
+import classes from './gate.module.css';
+
+export type Answers = Partial<GateAnswers>;
+
+interface GateQuestionsProps {
+  readonly voice: VoiceFile;
+  readonly chosen: readonly Condition[];
+  readonly answers: Answers;
+  readonly onAnswer: (answers: Answers) => void;
+}
+
+const RECOVERIES = ['not-ill', 'first-three', 'to-six', 'later'] as const;
+const PERFORMANCES = [
+  ['within24', 24],
+  ['within72', 72],
+] as const;
+
+/** Three questions for a usual day; more only where an answer asks for it. */
+export function GateQuestions({ voice, chosen, answers, onAnswer }: GateQuestionsProps): ReactElement {
+  const { t } = useTranslation();
+  const [isAlarmed, setAlarmed] = useState(false);
+  const open = openQuestions(answers, chosen);
+  const asksSigns = isAlarmed || open.includes('signs') || answers.signs !== undefined;
+  const asksRecovery = open.includes('recovery') || answers.recovery !== undefined;
+  const { heavyUse = false, hoursToPerformance } = answers;
+  return (
+    <>
+      <GateQuestion
+        question={t('piano.gateTired')}
+        choices={([0, 1, 2, 3] as const).map((tired) => ({
+          value: String(tired),
+          label: t(`piano.tired.${String(tired) as '0'}`),
+        }))}
+        value={answers.tired === undefined ? null : String(answers.tired)}
+        onChange={(tired) => {
+          onAnswer({ ...answers, tired: Number(tired) as GateAnswers['tired'] });
+        }}
+      />
+      <GateQuestion
+        question={t('piano.gateVoice')}
+        choices={(['normal', 'rough', 'gone'] as const).map((sound) => ({
+          value: sound,
+          label: t(`piano.voice.${sound}`),
+        }))}
+        value={answers.voice ?? null}
+        onChange={(sound) => {
+          onAnswer({ ...answers, voice: sound as GateAnswers['voice'] });
+        }}
+      />
+      <GateQuestion
+        question={t('piano.gatePain')}
+        choices={(['no', 'yes'] as const).map((pain) => ({ value: pain, label: t(`piano.pain.${pain}`) }))}
+        value={answers.pain === undefined ? null : answers.pain ? 'yes' : 'no'}
+        onChange={(pain) => {
+          onAnswer({ ...answers, pain: pain === 'yes' });
+        }}
+      />
+      {asksRecovery && (
+        <GateQuestion
+          question={t('gate.recovery')}
+          choices={RECOVERIES.map((value) => ({ value, label: t(`gate.recoveries.${value}`) }))}
+          value={answers.recovery ?? null}
+          onChange={(recovery) => {
+            onAnswer({ ...answers, recovery: recovery as (typeof RECOVERIES)[number] });
+          }}
+        />
+      )}
+      {asksSigns && (
+        <GateSigns
+          voice={voice}
+          value={answers.signs}
+          onChange={(signs) => {
+            onAnswer({ ...answers, signs });
+          }}
+        />
+      )}
+      <Group className={classes['also'] ?? ''}>
+        <span>{t('gate.more')}</span>
+        <Chip
+          checked={heavyUse}
+          onChange={(checked) => {
+            onAnswer({ ...answers, heavyUse: checked });
+          }}
+        >
+          {t('gate.heavyUse')}
+        </Chip>
+        {PERFORMANCES.map(([name, hours]) => (
+          <Chip
+            key={name}
+            checked={hoursToPerformance === hours}
+            onChange={(checked) => {
+              const { hoursToPerformance: before, ...rest } = answers;
+              onAnswer(checked && before !== hours ? { ...rest, hoursToPerformance: hours } : rest);
+            }}
+          >
+            {t(`gate.${name}`)}
+          </Chip>
+        ))}
+        {!asksSigns && (
+          <Button
+            variant="subtle"
+            onClick={() => {
+              setAlarmed(true);
+            }}
+          >
+            {t('gate.alarm')}
+          </Button>
+        )}
+      </Group>
+    </>
+  );
+}

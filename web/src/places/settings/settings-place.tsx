@@ -1,0 +1,159 @@
+import { Button, Group, Select, Stack, TextInput, Title } from '@mantine/core';
+import { USUAL_RULES } from '@soft-lark/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams } from 'react-router';
+import { ApiProblem } from '../../api/problem.ts';
+import { sessionQuery } from '../../api/session.queries.ts';
+import { changeStudio, studioQuery, type Studio } from '../../api/studio.queries.ts';
+import { ApproachEditor } from '../../ui/approach-editor.tsx';
+import { Failure } from '../../ui/failure.tsx';
+import { FormProblem } from '../../ui/form-problem.tsx';
+import { RuleEditor } from '../../ui/rule-editor.tsx';
+import { Shape } from '../../ui/shape.tsx';
+import { AccountSettings } from './account-settings.tsx';
+import classes from './settings.module.css';
+
+const TABS = ['studio', 'approach', 'rules', 'account'] as const;
+type Tab = (typeof TABS)[number];
+
+/** The studio's settings: name and zone, approach, rule table, and the account. */
+export function SettingsPlace(): ReactElement {
+  const { t } = useTranslation();
+  const { tab = 'studio' } = useParams();
+  const studio = useQuery(studioQuery);
+  if (studio.error && !studio.data) return <Failure error={studio.error} onRetry={() => void studio.refetch()} />;
+  const here = TABS.find((name) => name === tab) ?? 'studio';
+  return (
+    <>
+      <div className={classes['heading']}>
+        <Title order={1} fz={32}>
+          {t('settings.heading')}
+        </Title>
+        <nav aria-label={t('settings.heading')}>
+          {TABS.map((name) => (
+            <Link key={name} to={`/settings/${name}`} aria-current={here === name ? 'page' : undefined}>
+              {t(`settings.tabs.${name}`)}
+            </Link>
+          ))}
+        </nav>
+      </div>
+      {here === 'account' && <AccountSettings />}
+      {here !== 'account' && !studio.data && <Shape rows={3} height={80} />}
+      {here !== 'account' && studio.data && <StudioForm key={studio.data.version} studio={studio.data} tab={here} />}
+    </>
+  );
+}
+
+function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Exclude<Tab, 'account'> }): ReactElement {
+  const { t } = useTranslation();
+  const queries = useQueryClient();
+  const [edited, setEdited] = useState(studio);
+  const [zones] = useState(() => Intl.supportedValuesOf('timeZone'));
+  const save = useMutation({
+    mutationFn: (wanted: Studio) => changeStudio(wanted),
+    onSuccess: (saved) => {
+      queries.setQueryData(studioQuery.queryKey, saved);
+      void queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+      void queries.invalidateQueries({ queryKey: ['today'] });
+    },
+  });
+  const stale =
+    save.error instanceof ApiProblem && save.error.code === 'STALE_WRITE' ? (save.error.current as Studio) : null;
+  return (
+    <Stack gap="lg">
+      {tab === 'studio' && (
+        <Group align="flex-end">
+          <TextInput
+            w={320}
+            label={t('settings.name')}
+            maxLength={120}
+            value={edited.name}
+            onChange={({ currentTarget }) => {
+              setEdited({ ...edited, name: currentTarget.value });
+            }}
+          />
+          <Select
+            w={280}
+            searchable
+            label={t('settings.timeZone')}
+            data={zones.includes(edited.timeZone) ? zones : [edited.timeZone, ...zones]}
+            value={edited.timeZone}
+            onChange={(timeZone) => {
+              if (timeZone) setEdited({ ...edited, timeZone });
+            }}
+          />
+        </Group>
+      )}
+      {tab === 'approach' && (
+        <>
+          <p className={classes['hint']}>{t('settings.approachHint')}</p>
+          <ApproachEditor
+            answers={edited.approach}
+            onChange={(approach) => {
+              setEdited({ ...edited, approach: { ...approach } });
+            }}
+          />
+        </>
+      )}
+      {tab === 'rules' && (
+        <>
+          <p className={classes['hint']}>{t('settings.rulesHint')}</p>
+          <RuleEditor
+            changes={edited.rules}
+            below={USUAL_RULES}
+            onChange={(rules) => {
+              setEdited({ ...edited, rules: { ...rules } });
+            }}
+          />
+        </>
+      )}
+      {stale ? (
+        <div className={classes['stale']} role="alert">
+          <p>{t('settings.stale')}</p>
+          <Group>
+            <Button
+              onClick={() => {
+                queries.setQueryData(studioQuery.queryKey, stale);
+              }}
+            >
+              {t('students.takeTheirs')}
+            </Button>
+            <Button
+              variant="filled"
+              onClick={() => {
+                save.mutate({ ...edited, version: stale.version });
+              }}
+            >
+              {t('students.saveMine')}
+            </Button>
+          </Group>
+        </div>
+      ) : (
+        <FormProblem error={save.error} />
+      )}
+      <Group className={classes['save'] ?? ''}>
+        <Button
+          variant="filled"
+          disabled={edited === studio}
+          loading={save.isPending}
+          onClick={() => {
+            save.mutate(edited);
+          }}
+        >
+          {t('settings.save')}
+        </Button>
+        {edited !== studio && (
+          <Button
+            onClick={() => {
+              setEdited(studio);
+            }}
+          >
+            {t('settings.undo')}
+          </Button>
+        )}
+      </Group>
+    </Stack>
+  );
+}

@@ -1,0 +1,111 @@
+import { Button, Group, Modal, Stack, Title } from '@mantine/core';
+import { useDisclosure } from '@mantine/hooks';
+import { changeRules } from '@soft-lark/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { sessionQuery } from '../../api/session.queries.ts';
+import { changeStudent, removeStudent, studentTodayQuery, type Student } from '../../api/students.queries.ts';
+import { ApproachEditor } from '../../ui/approach-editor.tsx';
+import { FormProblem } from '../../ui/form-problem.tsx';
+import { RuleEditor } from '../../ui/rule-editor.tsx';
+
+function DeleteStudent({ student }: { readonly student: Student }): ReactElement {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [isOpen, { open, close }] = useDisclosure(false);
+  const remove = useMutation({
+    mutationFn: () => removeStudent(student.id),
+    onSuccess: async () => {
+      await navigate('/students');
+      queries.removeQueries({ queryKey: ['students', student.id] });
+      void queries.invalidateQueries();
+    },
+  });
+  return (
+    <>
+      <Button variant="subtle" c="var(--brick-text)" onClick={open}>
+        {t('students.removeStudent')}
+      </Button>
+      <Modal opened={isOpen} onClose={close} title={t('students.removeStudent')}>
+        <p>{t('students.removeSure', { name: student.name })}</p>
+        <FormProblem error={remove.error} />
+        <Group justify="flex-end">
+          <Button onClick={close}>{t('app.cancel')}</Button>
+          <Button
+            variant="filled"
+            color="brick"
+            loading={remove.isPending}
+            onClick={() => {
+              remove.mutate();
+            }}
+          >
+            {t('students.removeStudent')}
+          </Button>
+        </Group>
+      </Modal>
+    </>
+  );
+}
+
+/** Approach and rule figures of one student, over the studio's; and the end of the file. */
+export function StudentRules({ student }: { readonly student: Student }): ReactElement {
+  const { t } = useTranslation();
+  const queries = useQueryClient();
+  const studio = useQuery(sessionQuery).data;
+  const [approach, setApproach] = useState(student.voice.approach ?? {});
+  const [rules, setRules] = useState(student.voice.rules ?? {});
+  const save = useMutation({
+    mutationFn: () => {
+      const { name, note, voice, version } = student;
+      return changeStudent(student.id, { name, note, version, voice: { ...voice, approach, rules } });
+    },
+    onSuccess: (changed) => {
+      queries.setQueryData(studentTodayQuery(student.id).queryKey, (old) => old && { ...old, student: changed });
+      void queries.invalidateQueries({ queryKey: ['students'] });
+      void queries.invalidateQueries({ queryKey: ['today'] });
+    },
+    onError: () => void queries.invalidateQueries({ queryKey: studentTodayQuery(student.id).queryKey }),
+  });
+  const isChanged = approach !== student.voice.approach || rules !== student.voice.rules;
+  return (
+    <Stack gap="lg" pt="sm">
+      <Title order={2} fz={21}>
+        {t('students.approachTitle')}
+      </Title>
+      <ApproachEditor
+        answers={approach}
+        below={studio?.approach ?? {}}
+        onChange={(answers) => {
+          setApproach({ ...answers });
+        }}
+      />
+      <Title order={2} fz={21}>
+        {t('students.rulesTitle')}
+      </Title>
+      <RuleEditor
+        changes={rules}
+        below={changeRules(studio?.rules ?? {}, t('settings.theStudio'))}
+        onChange={(changes) => {
+          setRules({ ...changes });
+        }}
+      />
+      <FormProblem error={save.error} />
+      <Group justify="space-between">
+        <Button
+          variant="filled"
+          disabled={!isChanged}
+          loading={save.isPending}
+          onClick={() => {
+            save.mutate();
+          }}
+        >
+          {t('settings.save')}
+        </Button>
+        <DeleteStudent student={student} />
+      </Group>
+    </Stack>
+  );
+}

@@ -1,0 +1,29 @@
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import type { StudentToday } from '../../api/students.queries.ts';
+import { dayText } from '../../ui/format.ts';
+import classes from './students.module.css';
+
+/** What of a voice file wants attention today: a change, a check that is due, a lock, holds that are off. */
+export function VoiceFlags({ today }: { readonly today: StudentToday }): ReactElement | null {
+  const { t } = useTranslation();
+  const { student, changeSince, checkDueInDays, holdsOff, lock } = today;
+  const isDue = checkDueInDays !== null && checkDueInDays < 0;
+  const flags = [
+    ...(lock ? [{ words: t(`students.flags.lock.${lock.level}`, { day: dayText(lock.since) }), measure: false }] : []),
+    ...(changeSince ? [{ words: t('students.flags.change', { day: dayText(changeSince) }), measure: true }] : []),
+    ...(isDue ? [{ words: t('students.flags.due', { count: -checkDueInDays }), measure: true }] : []),
+    ...(holdsOff ? [{ words: t('students.flags.holds'), measure: false }] : []),
+  ];
+  if (flags.length === 0) return null;
+  return (
+    <div className={classes['flags']} role="status">
+      {flags.map(({ words, measure }) => (
+        <p key={words}>
+          {words} {measure && <Link to={`/students/${student.id}/check`}>{t('students.flags.measure')}</Link>}
+        </p>
+      ))}
+    </div>
+  );
+}

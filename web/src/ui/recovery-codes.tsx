@@ -1,0 +1,27 @@
+import { Button, CopyButton, Group } from '@mantine/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import classes from './ui.module.css';
+
+/** Recovery codes, shown this one time, to be written down. */
+export function RecoveryCodes({ codes }: { readonly codes: readonly string[] }): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <>
+      <ul className={classes['codes']}>
+        {codes.map((code) => (
+          <li key={code}>{code}</li>
+        ))}
+      </ul>
+      <Group>
+        <CopyButton value={codes.join('\n')}>
+          {({ copied, copy }) => (
+            <Button size="sm" onClick={copy}>
+              {t(copied ? 'settings.account.copied' : 'settings.account.copy')}
+            </Button>
+          )}
+        </CopyButton>
+      </Group>
+    </>
+  );
+}

@@ -1,0 +1,102 @@
+import { Button, NumberInput, Table } from '@mantine/core';
+import { RULE_ROWS, ruleFigure, writeNote, type RuleChanges, type RuleRow, type RuleTable } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { NoteField } from './note-field.tsx';
+import classes from './ui.module.css';
+
+interface RuleEditorProps {
+  /** Figures set here, over the table below. */
+  readonly changes: RuleChanges;
+  /** What stands where nothing is set here. */
+  readonly below: RuleTable;
+  readonly onChange: (changes: RuleChanges) => void;
+}
+
+function RuleField({ row, value, onSet }: RuleFieldProps): ReactElement {
+  if (row.unit === 'note') {
+    return (
+      <NoteField
+        label=""
+        name={row.label}
+        value={value}
+        onChange={(note) => {
+          if (typeof note === 'number') onSet(note);
+        }}
+      />
+    );
+  }
+  return (
+    <NumberInput
+      size="sm"
+      aria-label={row.label}
+      value={value}
+      step={row.unit === 'share' ? 0.05 : 1}
+      decimalScale={row.unit === 'share' ? 2 : 0}
+      onChange={(typed) => {
+        if (typeof typed === 'number') onSet(typed);
+      }}
+    />
+  );
+}
+
+interface RuleFieldProps {
+  readonly row: RuleRow;
+  readonly value: number;
+  readonly onSet: (value: number) => void;
+}
+
+/** The rule table: every figure with what it was before, its source, and a way back to the reference. */
+export function RuleEditor({ changes, below, onChange }: RuleEditorProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <Table className={classes['rules'] ?? ''} verticalSpacing={6}>
+      <Table.Thead>
+        <Table.Tr>
+          {(['rule', 'figure', 'unit', 'source'] as const).map((name) => (
+            <Table.Th key={name}>{t(`settings.rules.${name}`)}</Table.Th>
+          ))}
+          <Table.Th />
+        </Table.Tr>
+      </Table.Thead>
+      <Table.Tbody>
+        {RULE_ROWS.map((row) => {
+          const usual = ruleFigure(below, row.path);
+          const own = changes[row.path];
+          return (
+            <Table.Tr key={row.path} data-own={own !== undefined}>
+              <Table.Td>{row.label}</Table.Td>
+              <Table.Td w={110}>
+                <RuleField
+                  row={row}
+                  value={own ?? usual}
+                  onSet={(value) => {
+                    onChange({ ...changes, [row.path]: value });
+                  }}
+                />
+              </Table.Td>
+              <Table.Td>{t(`settings.units.${row.unit}`)}</Table.Td>
+              <Table.Td>{below.changed?.[row.path] ?? below.source}</Table.Td>
+              <Table.Td w={210}>
+                {own !== undefined && (
+                  <Button
+                    size="xs"
+                    variant="subtle"
+                    onClick={() => {
+                      const { [row.path]: dropped, ...rest } = changes;
+                      if (dropped !== undefined) onChange(rest);
+                    }}
+                  >
+                    {t('settings.rules.back', {
+                      figure: row.unit === 'note' ? writeNote(usual) : String(Math.round(usual * 100) / 100),
+                    })}
+                  </Button>
+                )}
+              </Table.Td>
+            </Table.Tr>
+          );
+        })}
+      </Table.Tbody>
+    </Table>
+  );
+}
