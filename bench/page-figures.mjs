@@ -84,6 +84,35 @@ async function toThePiano(browser, address) {
   return median(times);
 }
 
+/** Frames a second of the trace while the simulated singer sings. */
+async function traceRate(page) {
+  await page.goto(new URL('/students', page.url()).href);
+  await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
+  await page.getByRole('link', { name: 'Range check' }).click();
+  await page.getByText('Simulated singer').click();
+  await page.getByRole('button', { name: /^Speaks at/ }).click();
+  const rates = [];
+  for (let repeat = 0; repeat < 5; repeat += 1) {
+    rates.push(
+      await page.evaluate(
+        () =>
+          new Promise((resolve) => {
+            const began = performance.now();
+            let frames = 0;
+            const count = () => {
+              frames += 1;
+              const seconds = (performance.now() - began) / 1000;
+              if (seconds >= 1) resolve(frames / seconds);
+              else requestAnimationFrame(count);
+            };
+            requestAnimationFrame(count);
+          }),
+      ),
+    );
+  }
+  return median(rates);
+}
+
 /** @returns {Promise<import('./table.mjs').Figure[]>} */
 export async function pageFigures({ address, folder, executablePath, flags }) {
   const browser = await playwright.launch({ executablePath, args: flags });
@@ -92,6 +121,7 @@ export async function pageFigures({ address, folder, executablePath, flags }) {
     const piano = await toThePiano(browser, address);
     const page = await openDemo(browser, address);
     const repaint = await flightRepaint(page);
+    const trace = await traceRate(page);
     return [
       { name: 'first view, script gzipped', value: script, unit: 'kB', target: 300, isCeiling: true },
       {
@@ -101,6 +131,7 @@ export async function pageFigures({ address, folder, executablePath, flags }) {
         target: 60,
         isCeiling: true,
       },
+      { name: 'trace of the range check', value: trace, unit: 'frames/s', target: 30, isCeiling: false },
       {
         name: 'Today to At the piano with sound, taps included',
         value: piano,

@@ -57,7 +57,7 @@ test('a usual day is three taps; a rough one asks more; pain locks until the tea
   await page.getByRole('radio', { name: 'rough' }).click();
   await page.getByRole('radio', { name: 'no', exact: true }).click();
   await expect(act(page, 'Begin')).toBeDisabled();
-  await page.getByRole('radio', { name: 'day four to six' }).click();
+  await page.getByRole('radio', { name: 'day 4–6' }).click();
   await page.getByRole('button', { name: 'None of these' }).click();
   await expect(page.getByText(/Today counts as recovering\. Up to modest middle work today/)).toBeVisible();
   await expect(act(page, 'Begin')).toBeEnabled();

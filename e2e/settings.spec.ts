@@ -1,3 +1,5 @@
+import { spawnSync } from 'node:child_process';
+import { project } from '../scripts/run.mjs';
 import { expect, test } from './studio.ts';
 import { addStudent, buildSixSteps, openDemo, reasons, signUp, stepRow } from './teacher.ts';
 
@@ -78,6 +80,31 @@ test('a lost password: a code from the sign-up opens the studio, once', async ({
     await page.getByRole('button', { name: 'Account' }).click();
     await page.getByRole('menuitem', { name: 'Sign out' }).click();
   }
+});
+
+test('without a code, whoever runs the server gives a new password', async ({ page, studio }) => {
+  await page.getByRole('tab', { name: 'New studio' }).click();
+  await page.getByRole('textbox', { name: 'Name of the studio' }).fill('Weir House');
+  await page.getByRole('textbox', { name: 'Your name' }).fill('Ada Reed');
+  const email = `reed-${String(Date.now())}@example.org`;
+  await page.getByRole('tabpanel', { name: 'New studio' }).getByRole('textbox', { name: 'E-mail' }).fill(email);
+  await page.getByRole('textbox', { name: /Password, ten/ }).fill('ten plain characters');
+  await page.getByRole('button', { name: 'Open my studio' }).click();
+  await page.getByRole('button', { name: 'I have kept them' }).click();
+  const reset = (address: string) =>
+    spawnSync('node', ['scripts/password.mjs', address], {
+      cwd: project,
+      env: { ...process.env, DATABASE_URL: studio.databaseUrl },
+      encoding: 'utf8',
+    });
+  expect(reset('nobody@example.org').stderr).toContain('There is no account with the address “nobody@example.org”.');
+  const word = /is {2}(\S+)/.exec(reset(email).stdout)?.[1] ?? '';
+  await page.goto('/students');
+  await expect(page).toHaveURL(/\/enter/);
+  await page.getByRole('textbox', { name: 'E-mail' }).fill(email);
+  await page.getByRole('textbox', { name: 'Password' }).fill(word);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('Nobody here yet.')).toBeVisible();
 });
 
 test('a shared screen shows the student in hand alone, and nothing private', async ({ page }) => {

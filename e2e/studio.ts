@@ -6,6 +6,7 @@ import { serve } from '../scripts/serve.mjs';
 /** The built application on a database of its own; journeys may stop and start either. */
 export interface Studio {
   readonly address: string;
+  readonly databaseUrl: string;
   readonly stopServer: () => Promise<void>;
   readonly startServer: () => Promise<void>;
   readonly killDatabase: () => void;
@@ -24,6 +25,7 @@ export const test = base.extend<{ page: Page; baseURL: string }, { studio: Studi
       let server = await start();
       await use({
         address: `http://127.0.0.1:${String(port)}`,
+        databaseUrl: cluster.url(name),
         stopServer: () => server.stop(),
         startServer: async () => {
           server = await start();

@@ -123,6 +123,25 @@ test('dizziness in a run ends breath work for the day, and holds until they are 
   expect(await today()).toMatchObject({ holdsOff: false });
 });
 
+test('two easy days at the belt ceiling are evidence; a strained one takes it back', async () => {
+  const belt = (daysAgo: number, mark: string): Promise<Response> =>
+    teacher.call(
+      'put',
+      `/runs/${v7()}`,
+      run(studentId, [sungKey(62, { exerciseId: 'speech-like-call', high: 69, marks: [mark] })], {
+        startedAt: new Date(Date.now() - daysAgo * DAY_MS).toISOString(),
+      }),
+    );
+  const evidence = async (): Promise<unknown> =>
+    (await teacher.call('get', `/students/${studentId}/belt-evidence`)).body;
+  expect(await evidence()).toMatchObject({ ceiling: 69, easyDays: [], isEnough: false });
+  await belt(5, 'easy');
+  await belt(3, 'easy');
+  expect(await evidence()).toMatchObject({ easyDays: [day(5), day(3)], isEnough: true });
+  await belt(1, 'strain');
+  expect(await evidence()).toMatchObject({ hardDays: [day(1)], isEnough: false });
+});
+
 describe('the studio’s settings', () => {
   const usual = { name: 'Weir House', timeZone: 'Europe/London', approach: {}, rules: {} };
 

@@ -1,8 +1,10 @@
 import { VoiceError } from '../errors.ts';
 import {
+  beltEvidence,
   changeLikely,
   checkDueInDays,
   checkVoiceFile,
+  dayHints,
   isYoungVoice,
   neverSounded,
   referenceOf,
@@ -119,4 +121,43 @@ test.each([
 
 test('voice types are offered by nearness, never one alone', () => {
   expect(typesNear({ low: 47, high: 62 })).toEqual(['baritone', 'bass-baritone', 'tenor']);
+});
+
+test.each([
+  ['08:30', '', ['heavy morning']],
+  ['10:00', '', []],
+  ['17:59', 'Likes boats', []],
+  ['18:00', '', ['tired late']],
+  ['15:30', 'Comes off a night shift', ['tired talks']],
+  ['19:00', 'Talks all day on the radio', ['tired talks']],
+  ['08:00', 'She teaches until noon', ['heavy morning', 'tired talks']],
+])('a lesson at %s, “%s”: %j is offered', (startsAt, note, offered) => {
+  expect(dayHints(startsAt, note).map(({ condition, why }) => `${condition} ${why}`)).toEqual(offered);
+});
+
+const belt = (day: string, high: number, ...marks: string[]): { day: string; high: number; marks: string[] } => ({
+  day,
+  high,
+  marks,
+});
+
+test.each([
+  ['nothing sung there', [belt('2026-11-01', 68, 'easy')], [], false],
+  ['one easy day', [belt('2026-11-01', 69, 'easy'), belt('2026-11-01', 69, 'easy')], ['2026-11-01'], false],
+  [
+    'two easy days',
+    [belt('2026-11-08', 70, 'easy'), belt('2026-11-01', 69, 'easy')],
+    ['2026-11-01', '2026-11-08'],
+    true,
+  ],
+  ['easy and strained on one day', [belt('2026-11-01', 69, 'easy'), belt('2026-11-01', 69, 'strain')], [], false],
+  [
+    'strain after them',
+    [belt('2026-11-01', 69, 'easy'), belt('2026-11-08', 69, 'easy'), belt('2026-11-09', 69, 'strain')],
+    ['2026-11-01', '2026-11-08'],
+    false,
+  ],
+  ['not marked is not easy', [belt('2026-11-01', 69), belt('2026-11-08', 69)], [], false],
+])('the evidence for raising a belt ceiling of A4: %s', (_, keys, easyDays, isEnough) => {
+  expect(beltEvidence(keys, 69)).toMatchObject({ easyDays, isEnough });
 });

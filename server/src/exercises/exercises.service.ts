@@ -5,6 +5,11 @@ import { shippedExercises, type Exercise } from '@soft-lark/core';
 export class ExercisesService {
   private readonly shipped = shippedExercises();
 
+  /** Ids of the exercises in one register. */
+  idsInRegister(register: Exercise['register']): string[] {
+    return this.shipped.filter((exercise) => exercise.register === register).map(({ id }) => id);
+  }
+
   /** The whole shelf. */
   list(): readonly Exercise[] {
     return this.shipped;

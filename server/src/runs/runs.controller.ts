@@ -1,15 +1,21 @@
 import { Body, Controller, Get, Param, ParseUUIDPipe, Put, Query } from '@nestjs/common';
 import { ApiOkResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Who, type SignedIn } from '../common/index.ts';
-import { RunDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
+import { BeltEvidenceDto, RunDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
 import { RunsService } from './runs.service.ts';
 
 @ApiTags('runs')
-@Controller('runs')
+@Controller()
 export class RunsController {
   constructor(private readonly runs: RunsService) {}
 
-  @Get()
+  @Get('students/:studentId/belt-evidence')
+  @ApiOkResponse({ type: BeltEvidenceDto })
+  beltEvidence(@Who() { studioId }: SignedIn, @Param('studentId', ParseUUIDPipe) id: string): Promise<BeltEvidenceDto> {
+    return this.runs.beltEvidence(studioId, id);
+  }
+
+  @Get('runs')
   @ApiQuery({ name: 'studentId', required: false })
   @ApiOkResponse({ type: [RunSummaryDto] })
   list(
@@ -19,13 +25,13 @@ export class RunsController {
     return this.runs.list(studioId, studentId);
   }
 
-  @Get(':runId')
+  @Get('runs/:runId')
   @ApiOkResponse({ type: RunDto })
   get(@Who() { studioId }: SignedIn, @Param('runId', ParseUUIDPipe) id: string): Promise<RunDto> {
     return this.runs.get(studioId, id);
   }
 
-  @Put(':runId')
+  @Put('runs/:runId')
   @ApiOkResponse({ type: RunDto })
   keep(
     @Who() { studioId }: SignedIn,

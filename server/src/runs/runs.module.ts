@@ -1,14 +1,16 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { ExercisesModule } from '../exercises/index.ts';
 import { RoutinesModule } from '../routines/index.ts';
 import { StudentsModule } from '../students/index.ts';
+import { StudiosModule } from '../studios/index.ts';
 import { RunKey } from './run-key.entity.ts';
 import { Run } from './run.entity.ts';
 import { RunsController } from './runs.controller.ts';
 import { RunsService } from './runs.service.ts';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([Run, RunKey]), StudentsModule, RoutinesModule],
+  imports: [TypeOrmModule.forFeature([Run, RunKey]), StudentsModule, RoutinesModule, ExercisesModule, StudiosModule],
   controllers: [RunsController],
   providers: [RunsService],
   exports: [RunsService],

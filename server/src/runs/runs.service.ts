@@ -1,11 +1,21 @@
 import { Injectable } from '@nestjs/common';
-import type { Condition, Mark } from '@soft-lark/core';
+import {
+  beltEvidence,
+  beltTopOf,
+  changeRules,
+  voiceOf,
+  type BeltKey,
+  type Condition,
+  type Mark,
+} from '@soft-lark/core';
 import type { EntityManager } from 'typeorm';
 import { notFound, Problem } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
+import { ExercisesService } from '../exercises/index.ts';
 import { RoutinesService } from '../routines/index.ts';
 import { StudentsService } from '../students/index.ts';
-import type { RunDto, RunSummaryDto, SentRunDto, SungKeyDto } from './dto/runs.dto.ts';
+import { StudiosService } from '../studios/index.ts';
+import type { BeltEvidenceDto, RunDto, RunSummaryDto, SentRunDto, SungKeyDto } from './dto/runs.dto.ts';
 import { RunKey } from './run-key.entity.ts';
 import { Run } from './run.entity.ts';
 
@@ -52,6 +62,8 @@ export class RunsService {
     private readonly scope: StudioScope,
     private readonly students: StudentsService,
     private readonly routines: RoutinesService,
+    private readonly exercises: ExercisesService,
+    private readonly studios: StudiosService,
   ) {}
 
   async list(studioId: string, studentId?: string): Promise<RunSummaryDto[]> {
@@ -67,6 +79,24 @@ export class RunsService {
     const last =
       'select distinct on (student_id) id from run where studio_id = $1 and ended_at is not null order by student_id, started_at desc';
     return this.summaries(studioId, `and run.id in (${last})`);
+  }
+
+  /** What the runs of a student say of the belt ceiling. */
+  async beltEvidence(studioId: string, studentId: string): Promise<BeltEvidenceDto> {
+    const { voice } = await this.students.get(studioId, studentId);
+    const { timeZone, rules } = await this.studios.settings(studioId);
+    const table = changeRules(voice.rules ?? {}, 'this student', changeRules(rules, 'the studio'));
+    const ceiling = beltTopOf(voiceOf(voice), table)?.note ?? null;
+    if (ceiling === null) return { ceiling, easyDays: [], hardDays: [], isEnough: false };
+    const keys = (await this.scope.query(
+      studioId,
+      `select to_char(run.started_at at time zone $3, 'YYYY-MM-DD') as day, key.high, key.marks
+         from run_key key join run on run.id = key.run_id
+        where key.studio_id = $1 and run.student_id = $2 and key.outcome = 'sung' and key.exercise_id = any($4)`,
+      [studentId, timeZone, this.exercises.idsInRegister('heavy')],
+    )) as BeltKey[];
+    const { easyDays, hardDays, isEnough } = beltEvidence(keys, ceiling);
+    return { ceiling, easyDays: [...easyDays], hardDays: [...hardDays], isEnough };
   }
 
   /** The last day on which each student was dizzy in a run, in the studio's zone. */

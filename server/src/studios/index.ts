@@ -1,4 +1,5 @@
 export { Approach, RuleFigures, SessionDto } from './dto/studios.dto.ts';
+export { hashPassword } from './passwords.ts';
 export { openSession } from './session-cookie.ts';
 export { StudiosModule } from './studios.module.ts';
 export { StudiosService } from './studios.service.ts';

@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/{studentId}/belt-evidence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Runs_beltEvidence"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs": {
         parameters: {
             query?: never;
@@ -585,6 +601,12 @@ export interface components {
             minutes: number;
             steps: components["schemas"]["RoutineStepDto"][];
             version: number;
+        };
+        BeltEvidenceDto: {
+            ceiling: number | null;
+            easyDays: string[];
+            hardDays: string[];
+            isEnough: boolean;
         };
         RunSummaryDto: {
             /** Format: uuid */
@@ -1420,6 +1442,27 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    Runs_beltEvidence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BeltEvidenceDto"];
+                };
             };
         };
     };

@@ -20,6 +20,12 @@ export const studentTodayQuery = (studentId: string) =>
     queryFn: () => dataOf(api.GET('/api/students/{studentId}/today', { params: { path: { studentId } } })),
   });
 
+export const beltEvidenceQuery = (studentId: string) =>
+  queryOptions({
+    queryKey: ['students', studentId, 'belt-evidence'],
+    queryFn: () => dataOf(api.GET('/api/students/{studentId}/belt-evidence', { params: { path: { studentId } } })),
+  });
+
 export const addStudent = (body: Schemas['NewStudentDto']): Promise<Student> =>
   dataOf(api.POST('/api/students', { body }));
 

@@ -11,9 +11,9 @@ export const gate = {
   recovery: 'Coming back from an illness?',
   recoveries: {
     'not-ill': 'not ill',
-    'first-three': 'first three days',
-    'to-six': 'day four to six',
-    later: 'longer ago',
+    'first-three': 'day 1–3',
+    'to-six': 'day 4–6',
+    later: 'later',
   },
   signWords: {
     breathing: 'trouble or noise in breathing',

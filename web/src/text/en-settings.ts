@@ -8,10 +8,26 @@ export const settings = {
   undo: 'Leave it as it was',
   stale: 'The settings were changed in another window. Yours are kept below.',
   approachHint:
-    'Teachers differ; none of this is right or wrong. The answers choose cues and defaults. Each student can have answers of their own.',
+    'Teachers differ; none of this is right or wrong. Cues and the travel of ladders follow these answers. Each student can have answers of their own.',
   rulesHint:
     'What every limit rests on. Usual teaching references; schools differ, and every figure is yours to change. A line in a ledger says whose figure it used.',
   rules: { rule: 'Rule', figure: 'Figure', unit: 'In', source: 'Source', back: 'Back to {{figure}}' },
+  groups: {
+    margin: 'Margin',
+    style: 'Style',
+    condition: 'Today’s condition',
+    performance: 'Before a performance',
+    home: 'At home',
+    gentle: 'Gentle work',
+    modest: 'Modest work',
+    opening: 'The first steps',
+    extension: 'Extending the range',
+    belt: 'Belt',
+    grit: 'Grit',
+    young: 'Children and teenagers',
+    changing: 'Changing voices',
+    older: 'Older voices',
+  },
   units: {
     semitones: 'semitones',
     note: 'note',

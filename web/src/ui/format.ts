@@ -1,6 +1,7 @@
 import dayjs from 'dayjs';
 
 /** Made once: a format costs more than all it formats. */
+const SHORT_DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short' });
 const DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long' });
 
 /** Minutes and seconds, `9:28`. */
@@ -12,6 +13,11 @@ export function clockText(seconds: number): string {
 /** Day and month in the browser's locale. */
 export function dayText(date: string): string {
   return DAY.format(dayjs(date).toDate());
+}
+
+/** Day and short month in the browser's locale. */
+export function shortDayText(date: string): string {
+  return SHORT_DAY.format(dayjs(date).toDate());
 }
 
 /** A short weekday for the last week, else day and month. */

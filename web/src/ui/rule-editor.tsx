@@ -1,6 +1,6 @@
 import { Button, NumberInput, Table } from '@mantine/core';
 import { RULE_ROWS, ruleFigure, writeNote, type RuleChanges, type RuleRow, type RuleTable } from '@soft-lark/core';
-import type { ReactElement } from 'react';
+import { Fragment, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from './note-field.tsx';
 import classes from './ui.module.css';
@@ -46,6 +46,10 @@ interface RuleFieldProps {
   readonly onSet: (value: number) => void;
 }
 
+function groupOf(row: RuleRow | undefined): string {
+  return row?.path.split('.')[0] ?? '';
+}
+
 /** The rule table: every figure with what it was before, its source, and a way back to the reference. */
 export function RuleEditor({ changes, below, onChange }: RuleEditorProps): ReactElement {
   const { t } = useTranslation();
@@ -60,40 +64,51 @@ export function RuleEditor({ changes, below, onChange }: RuleEditorProps): React
         </Table.Tr>
       </Table.Thead>
       <Table.Tbody>
-        {RULE_ROWS.map((row) => {
+        {RULE_ROWS.map((row, index) => {
           const usual = ruleFigure(below, row.path);
           const own = changes[row.path];
+          const group = groupOf(row);
+          const isFirst = index === 0 || groupOf(RULE_ROWS[index - 1]) !== group;
           return (
-            <Table.Tr key={row.path} data-own={own !== undefined}>
-              <Table.Td>{row.label}</Table.Td>
-              <Table.Td w={110}>
-                <RuleField
-                  row={row}
-                  value={own ?? usual}
-                  onSet={(value) => {
-                    onChange({ ...changes, [row.path]: value });
-                  }}
-                />
-              </Table.Td>
-              <Table.Td>{t(`settings.units.${row.unit}`)}</Table.Td>
-              <Table.Td>{below.changed?.[row.path] ?? below.source}</Table.Td>
-              <Table.Td w={210}>
-                {own !== undefined && (
-                  <Button
-                    size="xs"
-                    variant="subtle"
-                    onClick={() => {
-                      const { [row.path]: dropped, ...rest } = changes;
-                      if (dropped !== undefined) onChange(rest);
+            <Fragment key={row.path}>
+              {isFirst && (
+                <Table.Tr>
+                  <Table.Td colSpan={5} className={classes['ruleGroup'] ?? ''}>
+                    {t(`settings.groups.${group as 'margin'}`)}
+                  </Table.Td>
+                </Table.Tr>
+              )}
+              <Table.Tr data-own={own !== undefined}>
+                <Table.Td>{row.label}</Table.Td>
+                <Table.Td w={110}>
+                  <RuleField
+                    row={row}
+                    value={own ?? usual}
+                    onSet={(value) => {
+                      onChange({ ...changes, [row.path]: value });
                     }}
-                  >
-                    {t('settings.rules.back', {
-                      figure: row.unit === 'note' ? writeNote(usual) : String(Math.round(usual * 100) / 100),
-                    })}
-                  </Button>
-                )}
-              </Table.Td>
-            </Table.Tr>
+                  />
+                </Table.Td>
+                <Table.Td>{t(`settings.units.${row.unit}`)}</Table.Td>
+                <Table.Td>{below.changed?.[row.path] ?? below.source}</Table.Td>
+                <Table.Td w={210}>
+                  {own !== undefined && (
+                    <Button
+                      size="xs"
+                      variant="subtle"
+                      onClick={() => {
+                        const { [row.path]: dropped, ...rest } = changes;
+                        if (dropped !== undefined) onChange(rest);
+                      }}
+                    >
+                      {t('settings.rules.back', {
+                        figure: row.unit === 'note' ? writeNote(usual) : String(Math.round(usual * 100) / 100),
+                      })}
+                    </Button>
+                  )}
+                </Table.Td>
+              </Table.Tr>
+            </Fragment>
           );
         })}
       </Table.Tbody>

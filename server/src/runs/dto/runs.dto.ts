@@ -177,3 +177,19 @@ export class RunDto extends RunSummaryDto {
   @ApiProperty({ type: 'integer' })
   revision!: number;
 }
+
+/** What the runs say of a belt ceiling; whether to raise it is for the teacher to say. */
+export class BeltEvidenceDto {
+  /** MIDI; null for a voice that has none. */
+  @ApiProperty({ type: 'integer', nullable: true })
+  ceiling!: number | null;
+
+  @ApiProperty({ type: String, format: 'date', isArray: true })
+  easyDays!: string[];
+
+  @ApiProperty({ type: String, format: 'date', isArray: true })
+  hardDays!: string[];
+
+  @ApiProperty()
+  isEnough!: boolean;
+}

@@ -5,7 +5,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { rangeChecksQuery } from '../../api/range-checks.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
-import { dayText } from '../../ui/format.ts';
+import { dayText, shortDayText } from '../../ui/format.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { layHistory } from './check-history.layout.ts';
 import classes from './students.module.css';
@@ -62,7 +62,7 @@ export function CheckHistory({ today }: { readonly today: StudentToday }): React
                   {low}
                 </text>
                 <text className={classes['historyDay']} x={x} y={HEIGHT - 12} textAnchor="middle">
-                  {dayText(day)}
+                  {shortDayText(day)}
                 </text>
               </g>
             ))}

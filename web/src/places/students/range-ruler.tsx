@@ -2,7 +2,7 @@ import { writeNote, type Limits, type VoiceFile } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { voiceSpan } from '../../flight/pitch-scale.ts';
-import { dayText } from '../../ui/format.ts';
+import { shortDayText } from '../../ui/format.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { layRuler, type Bar } from './range-ruler.layout.ts';
 import classes from './range-ruler.module.css';
@@ -33,7 +33,7 @@ export function RangeRuler({ voice, limits }: { readonly voice: VoiceFile; reado
   const { t } = useTranslation();
   const shapes = layRuler(voice, limits, HEIGHT);
   const span = voiceSpan(voice);
-  const date = voice.measured ? dayText(voice.measured.date) : t('students.ruler.estimate');
+  const date = voice.measured ? shortDayText(voice.measured.date) : t('students.ruler.estimate');
   const words = [
     ...shapes.bridges.map(({ y, low, high }) => ({
       y,

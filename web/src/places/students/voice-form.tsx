@@ -137,6 +137,7 @@ export function VoiceForm({
               />
             </SimpleGrid>
           </Fieldset>
+          <VoiceDecisions form={form} today={today} />
         </Stack>
         <Stack>
           <PairRows
@@ -147,7 +148,6 @@ export function VoiceForm({
           />
           <PairRows form={form} list="avoid" legend={t('students.sections.zones')} addLabel={t('students.addZone')} />
           <PairRows form={form} list="gaps" legend={t('students.gaps')} addLabel={t('students.addGap')} />
-          <VoiceDecisions form={form} today={today} />
           <Fieldset legend={t('students.sections.words')}>
             <Stack gap="sm">
               <TextInput label={t('students.piece')} maxLength={200} {...form.getInputProps('piece')} />

@@ -11,6 +11,7 @@ import { useNow } from '../../ui/clock.ts';
 import { ConditionPicker } from '../../ui/condition-picker.tsx';
 import { dayText } from '../../ui/format.ts';
 import { Ledger } from '../../ui/ledger.tsx';
+import { BeltLine } from './belt-line.tsx';
 import { CheckHistory } from './check-history.tsx';
 import { Lessons } from './lessons.tsx';
 import { RangeRuler } from './range-ruler.tsx';
@@ -76,7 +77,8 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
           <dl className={classes['facts']}>
             <Fact name={t('students.belt')}>
               {belt === null ? t('students.beltNone') : writeNote(belt.note)}{' '}
-              {belt !== null && voice.beltCeiling === undefined && <small>{t('students.defaultWord')}</small>}
+              {belt !== null && voice.beltCeiling === undefined && <small>{t('students.defaultWord')}</small>}{' '}
+              <BeltLine student={student} />
             </Fact>
             <Fact name={t('students.margin')}>{t('students.marginValue', { count: voice.margin ?? 1 })}</Fact>
             <Fact name={t('students.reach')}>

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { writeNote, type Exercise, type LaidRoutine } from '@soft-lark/core';
+import { dayHints, writeNote, type Exercise, type LaidRoutine } from '@soft-lark/core';
 import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
@@ -67,6 +67,7 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
   const navigate = useNavigate();
   const { student, conditions, routine, lastRun } = lesson;
   const setCondition = useCondition(student.id);
+  const { isShared } = useShown();
   const build = useNewRoutine();
   const lay = useLay();
   const laid = useMemo(
@@ -93,7 +94,23 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
       </div>
       <div className={classes['how']}>
         <ConditionPicker value={conditions} onChange={setCondition} />
-        <small>{last ? t('today.lastRun', last) : t('today.neverRun')}</small>
+        <small>
+          {last ? t('today.lastRun', last) : t('today.neverRun')}
+          {conditions.length === 0 &&
+            !isShared &&
+            dayHints(lesson.lesson.startsAt, student.note).map(({ condition, why }) => (
+              <button
+                key={why}
+                type="button"
+                className={classes['hint']}
+                onClick={() => {
+                  setCondition([condition]);
+                }}
+              >
+                {t(`today.hints.${why}`)}
+              </button>
+            ))}
+        </small>
       </div>
       <TodayLine lesson={lesson} laid={laid} />
       <Link

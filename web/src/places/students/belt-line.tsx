@@ -1,0 +1,21 @@
+import { useQuery } from '@tanstack/react-query';
+import { BELT_CEILINGS, isAdultType, writeNote } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { beltEvidenceQuery, type Student } from '../../api/students.queries.ts';
+
+/** What the runs say of the belt ceiling; raising it stays the teacher's word. */
+export function BeltLine({ student }: { readonly student: Student }): ReactElement | null {
+  const { t } = useTranslation();
+  const evidence = useQuery(beltEvidenceQuery(student.id)).data;
+  const { type } = student.voice;
+  if (!evidence || evidence.ceiling === null || evidence.easyDays.length === 0) return null;
+  const highest = isAdultType(type) ? BELT_CEILINGS[type].withEase : evidence.ceiling;
+  const mayRise = evidence.isEnough && evidence.ceiling < highest;
+  return (
+    <small>
+      {t('students.beltEasy', { count: evidence.easyDays.length, note: writeNote(evidence.ceiling) })}{' '}
+      {mayRise && t('students.beltRise', { note: writeNote(highest) })}
+    </small>
+  );
+}
