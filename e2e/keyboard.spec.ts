@@ -35,6 +35,9 @@ test('the same on a keyboard alone', async ({ page }) => {
     await page.keyboard.type(text);
   }
   await press(page, 'Enter');
+  await expect(page.getByRole('dialog').getByRole('listitem').first()).toBeVisible();
+  await tabTo(page, 'I have kept them');
+  await press(page, 'Enter');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('no lessons');
 
   await tabTo(page, 'Add a student');

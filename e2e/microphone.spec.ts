@@ -44,3 +44,35 @@ test('a whole range check at the microphone finds what the singer can do, and wr
   await expect(page.getByText('A♭3 – F5')).toBeVisible();
   await expect(page.getByRole('heading', { name: /^Why D5 is the top today/ })).toBeVisible();
 });
+
+test('no sound is kept unless the teacher says so; kept sound stays here and goes after thirty days', async ({
+  page,
+}) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Maren Holt' });
+  const student = page.url();
+  await page.getByRole('link', { name: 'Range check' }).click();
+  await page.getByText('Microphone', { exact: true }).click();
+  const keep = page.getByRole('switch', { name: 'Keep the sound here, 30 days' });
+  await expect(keep).not.toBeChecked();
+  await keep.check();
+  await expect(page.getByRole('button', { name: /^Speaks at/ })).toBeEnabled({ timeout: 60_000 });
+  await page.getByRole('link', { name: 'Later' }).click();
+  await expect(page.getByRole('heading', { name: 'Recordings on this device' })).toBeVisible();
+  await expect(page.locator('audio')).toHaveCount(1);
+  await page.clock.setFixedTime(new Date(Date.now() + 31 * 86_400_000));
+  await page.goto('/today');
+  await page.goto(student);
+  await expect(page.getByRole('heading', { name: 'File' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Recordings on this device' })).toBeHidden();
+});
+
+test('a minor’s voice is kept only with a guardian’s consent on file', async ({ page }) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Small Reed', type: 'treble', low: '', high: '' });
+  await page.getByRole('link', { name: 'Range check' }).click();
+  await page.getByText('Microphone', { exact: true }).click();
+  await expect(
+    page.getByRole('switch', { name: 'No sound is kept: a guardian’s consent is not on file' }),
+  ).toBeDisabled();
+});

@@ -54,6 +54,18 @@ async function singTo(page, step, keys) {
   for (let key = 0; key < keys; key += 1) await page.keyboard.press('ArrowRight');
 }
 
+/** The simulated singer at the bridge, and what the check came to. */
+async function rangeCheck(page) {
+  await page.getByRole('link', { name: 'Range check' }).click();
+  await page.getByText('Simulated singer').click();
+  await page.getByRole('button', { name: /^Speaks at/ }).click();
+  await page.getByText('turns over').waitFor();
+  await page.waitForTimeout(400);
+  await keep(page, 'range-check');
+  await page.getByText('Nothing is written before you say so.').waitFor({ timeout: 90_000 });
+  await keep(page, 'range-review');
+}
+
 async function atTheDesk(browser, address) {
   const page = await enter(browser, address, DESK);
   await keep(page, 'enter');
@@ -63,6 +75,13 @@ async function atTheDesk(browser, address) {
   await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
   await page.getByText('turns over').waitFor();
   await keep(page, 'voice');
+  await rangeCheck(page);
+  await page.goto(`${address}/settings/rules`);
+  await page.getByRole('textbox', { name: 'Tired today: ceiling lower by' }).waitFor();
+  await keep(page, 'rules');
+  await page.goto(`${address}/cautions`);
+  await page.getByRole('heading', { name: 'Medical help now' }).waitFor();
+  await keep(page, 'cautions');
   await page.goto(`${address}/students`);
   await page.getByRole('link', { name: 'Otis Wren', exact: true }).waitFor();
   await keep(page, 'students');

@@ -21,6 +21,8 @@ const queries = createQueryClient(() => {
   if (pathname !== '/enter') void router.navigate(`/enter?to=${encodeURIComponent(pathname + search)}`);
 });
 
+void import('./listening/recordings.ts').then(({ dropOldRecordings }) => dropOldRecordings(new Date()));
+
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
 createRoot(root).render(

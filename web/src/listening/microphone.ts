@@ -39,13 +39,18 @@ async function openStream(): Promise<MediaStream> {
   }
 }
 
+export interface Microphone {
+  readonly stream: MediaStream;
+  readonly stop: () => void;
+}
+
 /**
- * Listens to the microphone; nothing is recorded. Samples go from the audio thread to a worker, frames come from there.
+ * Listens to the microphone; nothing is recorded here. Samples go from the audio thread to a worker, frames come from there.
  *
- * @returns how to stop listening
+ * @returns the open microphone, and how to stop listening
  * @throws MicrophoneError
  */
-export async function startMicrophone(onFrames: (frames: readonly PitchFrame[]) => void): Promise<() => void> {
+export async function startMicrophone(onFrames: (frames: readonly PitchFrame[]) => void): Promise<Microphone> {
   const stream = await openStream();
   const context = new AudioContext();
   const worker = new Worker(new URL('./pitch.worker.ts', import.meta.url), { type: 'module' });
@@ -61,5 +66,5 @@ export async function startMicrophone(onFrames: (frames: readonly PitchFrame[]) 
   tap.port.postMessage(port1, [port1]);
   await wrap<PitchListener>(worker).listen(transfer(port2, [port2]), context.sampleRate, proxy(onFrames));
   context.createMediaStreamSource(stream).connect(tap);
-  return stop;
+  return { stream, stop };
 }

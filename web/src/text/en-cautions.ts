@@ -77,7 +77,7 @@ export const cautions = {
     title: 'Voices are personal',
     lines: [
       'Zones, cautions, labels and notes never reach a student’s page, a hand-out or a shared screen.',
-      'Nothing is recorded. A range check keeps figures, no sound.',
+      'Nothing is recorded unless you switch it on for one check. Then the sound stays on this device and goes after 30 days; a minor’s voice only with a guardian’s consent on file.',
       'A student, or an account with all that belongs to it, can be deleted at any time.',
       'No scores of beauty, age, gender or health; students are never ranked.',
     ],

@@ -5,6 +5,8 @@ export const check = {
   phases: { speaking: 'Speaking note', down: 'Down', up: 'Up', review: 'Look it over' },
   way: 'How the notes come in',
   ways: { microphone: 'Microphone', keys: 'Keys here', midi: 'MIDI', simulated: 'Simulated singer' },
+  keepSound: 'Keep the sound here, 30 days',
+  noConsent: 'No sound is kept: a guardian’s consent is not on file',
   singer: 'Which simulated singer',
   singers: {
     steady: 'steady',

@@ -1,5 +1,13 @@
-import { Button, SegmentedControl, Select, Title } from '@mantine/core';
-import { conductCheck, SINGERS, startCheck, writeNote, type CheckAction, type SingerName } from '@soft-lark/core';
+import { Button, SegmentedControl, Select, Switch, Title } from '@mantine/core';
+import {
+  conductCheck,
+  isYoungVoice,
+  SINGERS,
+  startCheck,
+  writeNote,
+  type CheckAction,
+  type SingerName,
+} from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useReducer, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -47,7 +55,16 @@ function Check({ student }: { readonly student: Student }): ReactElement {
       playPiano([{ midi, startSeconds: 0, ...CUE }]);
     });
   };
-  const hearing = useHearing({ way, singer, state, act, playCue });
+  const [isKept, setKept] = useState(false);
+  const mayKeep = !isYoungVoice(student.voice) || student.voice.consentOn !== undefined;
+  const hearing = useHearing({
+    way: state.phase === 'review' ? 'keys' : way,
+    singer,
+    state,
+    act,
+    keepsSoundOf: isKept && mayKeep ? student.id : null,
+    playCue,
+  });
   useEffect(() => {
     keepCheck(student.id, state);
   }, [student.id, state]);
@@ -80,6 +97,16 @@ function Check({ student }: { readonly student: Student }): ReactElement {
                 setWay(WAYS.find((known) => known === value) ?? 'keys');
               }}
             />
+            {way === 'microphone' && (
+              <Switch
+                label={t(mayKeep ? 'check.keepSound' : 'check.noConsent')}
+                disabled={!mayKeep}
+                checked={isKept}
+                onChange={({ currentTarget }) => {
+                  setKept(currentTarget.checked);
+                }}
+              />
+            )}
             {way === 'simulated' && (
               <Select
                 aria-label={t('check.singer')}

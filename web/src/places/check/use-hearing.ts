@@ -2,6 +2,7 @@ import type { CheckAction, CheckState, Hearing, PitchFrame, SingerName, SungNote
 import { useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
 import { MicrophoneError, startMicrophone, type MicrophoneProblem } from '../../listening/microphone.ts';
 import { MidiError, startMidiKeys, type MidiProblem } from '../../listening/midi-keys.ts';
+import { startRecorder } from '../../listening/recordings.ts';
 import { startSimulated, type SimulatedSinger } from '../../listening/simulated.ts';
 import type { Way } from './check-draft.ts';
 import { judge, speakingNoteOf } from './ear.ts';
@@ -31,6 +32,8 @@ interface HearingInput {
   readonly singer: SingerName;
   readonly state: CheckState;
   readonly act: (action: CheckAction) => void;
+  /** The student whose sound is kept on this device; null, the usual, keeps none. */
+  readonly keepsSoundOf: string | null;
   /** Sounds the note asked for; the microphone is not listened to meanwhile. */
   readonly playCue: (midi: number) => void;
 }
@@ -43,8 +46,8 @@ const CHECK_EVERY_MS = 150;
 const SEED = 11;
 
 /** Asks for one note after the other and hears what comes: microphone, simulated singer or MIDI keyboard. */
-export function useHearing({ way, singer, state, act, playCue }: HearingInput): HearingState {
-  const source = `${way ?? ''}/${singer}`;
+export function useHearing({ way, singer, state, act, keepsSoundOf, playCue }: HearingInput): HearingState {
+  const source = `${way ?? ''}/${singer}/${keepsSoundOf ?? ''}`;
   const [found, setFound] = useState<Found>({ source: '', isOn: false, trouble: null });
   const { isOn, trouble } = found.source === source ? found : { isOn: false, trouble: null };
   const [notice, setNotice] = useState<HearingState['notice']>(null);
@@ -91,7 +94,14 @@ export function useHearing({ way, singer, state, act, playCue }: HearingInput): 
     let stop: (() => void) | null = null;
     let isOver = false;
     const begin = async (): Promise<() => void> => {
-      if (way === 'microphone') return startMicrophone(hear);
+      if (way === 'microphone') {
+        const microphone = await startMicrophone(hear);
+        const recorder = keepsSoundOf === null ? null : startRecorder(microphone.stream, keepsSoundOf);
+        return () => {
+          recorder?.stop();
+          microphone.stop();
+        };
+      }
       if (way === 'midi') {
         const keys = await startMidiKeys(note, () => {
           setFound({ source, isOn: false, trouble: 'MIDI_GONE' });
@@ -118,7 +128,7 @@ export function useHearing({ way, singer, state, act, playCue }: HearingInput): 
       simulated.current = null;
       stop?.();
     };
-  }, [source, way, singer]);
+  }, [source, way, singer, keepsSoundOf]);
 
   // Each note is asked for when it comes; the cue must not be taken for the singer.
   const ask = useEffectEvent(() => {

@@ -4,6 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { changePassword, closeAccount, newRecoveryCodes } from '../../api/studio.queries.ts';
+import { clearRecordings } from '../../listening/recordings.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { RecoveryCodes } from '../../ui/recovery-codes.tsx';
 import classes from './settings.module.css';
@@ -92,6 +93,7 @@ function Close(): ReactElement {
   const close = useMutation({
     mutationFn: closeAccount,
     onSuccess: async () => {
+      await clearRecordings();
       await navigate('/enter');
       queries.clear();
     },

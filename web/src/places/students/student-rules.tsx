@@ -7,6 +7,7 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { changeStudent, removeStudent, studentTodayQuery, type Student } from '../../api/students.queries.ts';
+import { dropRecording, recordingsOf } from '../../listening/recordings.ts';
 import { ApproachEditor } from '../../ui/approach-editor.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
@@ -19,6 +20,7 @@ function DeleteStudent({ student }: { readonly student: Student }): ReactElement
   const remove = useMutation({
     mutationFn: () => removeStudent(student.id),
     onSuccess: async () => {
+      for (const { id } of await recordingsOf(student.id)) await dropRecording(id);
       await navigate('/students');
       queries.removeQueries({ queryKey: ['students', student.id] });
       void queries.invalidateQueries();

@@ -14,6 +14,7 @@ import { Ledger } from '../../ui/ledger.tsx';
 import { BeltLine } from './belt-line.tsx';
 import { CheckHistory } from './check-history.tsx';
 import { Lessons } from './lessons.tsx';
+import { Recordings } from './recordings.tsx';
 import { RangeRuler } from './range-ruler.tsx';
 import classes from './students.module.css';
 
@@ -69,6 +70,7 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
           )}
         </section>
         <CheckHistory today={today} />
+        {!isShared && <Recordings studentId={student.id} />}
         <Lessons studentId={student.id} />
       </div>
       {!isShared && (
