@@ -20,7 +20,7 @@ test('a new teacher: from sign-up to a log of exactly the keys sung', async ({ p
 
   await stepRow(page, 'Up and down five').click();
   await expect(reasons(page).getByRole('heading', { name: 'Why E♭5 is the top today' })).toBeVisible();
-  await page.getByRole('button', { name: 'Tired' }).click();
+  await page.getByRole('button', { name: 'Tired', exact: true }).click();
   await expect(reasons(page).getByRole('heading', { name: 'Why D♭5 is the top today' })).toBeVisible();
   await expect(reasons(page).getByText('tired today')).toBeVisible();
   await expect(reasons(page).getByText('would be E♭5 on a fresh day')).toBeVisible();

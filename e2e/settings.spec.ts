@@ -10,7 +10,7 @@ test('a figure of the rule table moves every ceiling, says whose it is, and goes
   await addStudent(page, { name: 'Maren Holt' });
   await buildSixSteps(page);
   await stepRow(page, 'Up and down five').click();
-  await page.getByRole('button', { name: 'Tired' }).click();
+  await page.getByRole('button', { name: 'Tired', exact: true }).click();
   await expect(reasons(page).getByRole('heading', { name: /^Why D♭5/ })).toBeVisible();
   const bench = page.url();
   await page.goto('/settings/rules');

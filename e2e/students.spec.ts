@@ -137,7 +137,7 @@ test('the day’s condition, one tap on Today, is the same on the bench and the 
   await page.goto('/students');
   await page.getByRole('link', { name: 'Barnaby Quill', exact: true }).click();
   await page.getByRole('button', { name: 'Heavy' }).click();
-  await page.getByRole('button', { name: 'Tired' }).click();
+  await page.getByRole('button', { name: 'Tired', exact: true }).click();
   await expect(page.getByText('tired, heavy today')).toBeVisible();
   await page.getByRole('link', { name: 'Routines' }).click();
   await page.getByRole('link', { name: 'Slow water' }).click();

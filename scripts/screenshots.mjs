@@ -70,7 +70,7 @@ async function atTheDesk(browser, address) {
   const page = await enter(browser, address, DESK);
   await keep(page, 'enter');
   await openDemo(page);
-  await page.getByRole('listitem').filter({ hasText: 'Maud Pellow' }).getByRole('button', { name: 'Tired' }).click();
+  await page.getByRole('listitem').filter({ hasText: 'Maud Pellow' }).getByRole('button', { name: 'Tired', exact: true }).click();
   await keep(page, 'today');
   await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
   await page.getByText('turns over').waitFor();
@@ -95,7 +95,7 @@ async function atTheDesk(browser, address) {
   await page.locator('.recharts-line-dot').first().waitFor();
   await keep(page, 'log');
   await page
-    .getByRole('link', { name: /16 Nov/ })
+    .getByRole('link', { name: /20 Nov/ })
     .first()
     .click();
   await page.getByRole('heading', { level: 1, name: /Maud/ }).waitFor();

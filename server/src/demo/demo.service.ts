@@ -77,7 +77,9 @@ export class DemoService implements OnApplicationBootstrap {
       isDemo: false,
     });
     const exercises = new Map(this.exercises.list().map((exercise) => [exercise.id, exercise]));
-    for (const person of DEMO_STUDENTS) await this.fillStudent(studioId, person, exercises, chance);
+    // Checks have a stream of their own, so that adding one leaves every run of the demo as it was.
+    const ofChecks = chanceOf(SEED + 1);
+    for (const person of DEMO_STUDENTS) await this.fillStudent(studioId, person, exercises, chance, ofChecks);
     await this.source.query('update studio set is_demo = true where id = $1', [studioId]);
   }
 
@@ -86,6 +88,7 @@ export class DemoService implements OnApplicationBootstrap {
     person: DemoStudent,
     exercises: ReadonlyMap<string, Exercise>,
     chance: Chance,
+    ofChecks: Chance,
   ): Promise<void> {
     const now = this.clock.now();
     const { name, note, voice, measuredDaysAgo } = person;
@@ -95,7 +98,7 @@ export class DemoService implements OnApplicationBootstrap {
       ...(voice.measured && { measured: { ...voice.measured, date } }),
     }) as StudentDto['voice'];
     const student = await this.students.create(studioId, { id: chance.id(now), name, note, voice: dated });
-    await this.fillChecks(studioId, person, student, chance);
+    await this.fillChecks(studioId, person, student, ofChecks);
     for (const [weekday, startsAt, minutes] of person.lessons) {
       await this.lessons.create(studioId, { id: chance.id(now), studentId: student.id, weekday, startsAt, minutes });
     }

@@ -59,20 +59,21 @@ export async function clearRecordings(): Promise<void> {
   await (await store()).clear('recordings');
 }
 
-/** A recorder on an open microphone; `stop` keeps what was heard for a student. */
-export function startRecorder(stream: MediaStream, studentId: string): { readonly stop: () => void } {
+/** A recorder on an open microphone; `stop` keeps what was heard for a student, and says when it is there. */
+export function startRecorder(stream: MediaStream, studentId: string): { readonly stop: (onKept: () => void) => void } {
   const recorder = new MediaRecorder(stream);
   const parts: Blob[] = [];
   recorder.ondataavailable = ({ data }) => {
     parts.push(data);
   };
-  recorder.onstop = () => {
-    const sound = new Blob(parts, { type: recorder.mimeType });
-    void keepRecording({ id: crypto.randomUUID(), studentId, keptAt: new Date().toISOString(), sound });
-  };
   recorder.start();
   return {
-    stop: () => {
+    stop: (onKept) => {
+      recorder.onstop = () => {
+        const sound = new Blob(parts, { type: recorder.mimeType });
+        const recording = { id: crypto.randomUUID(), studentId, keptAt: new Date().toISOString(), sound };
+        void keepRecording(recording).then(onKept);
+      };
       recorder.stop();
     },
   };

@@ -27,12 +27,6 @@ function paint(canvas: HTMLCanvasElement, { lines, band, runs }: TraceShapes, wi
     pen.fillStyle = colour(isTarget ? '--ink' : '--soft');
     pen.font = `${isTarget ? '700 18' : '14'}px ${style.fontFamily}`;
     pen.fillText(name, 44, y);
-    pen.strokeStyle = colour('--line');
-    pen.lineWidth = 0.5;
-    pen.beginPath();
-    pen.moveTo(54, y);
-    pen.lineTo(width, y);
-    pen.stroke();
   }
   pen.strokeStyle = colour('--plum');
   pen.lineWidth = 3;

@@ -1,4 +1,5 @@
 import type { CheckAction, CheckState, Hearing, PitchFrame, SingerName, SungNote } from '@soft-lark/core';
+import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
 import { MicrophoneError, startMicrophone, type MicrophoneProblem } from '../../listening/microphone.ts';
 import { MidiError, startMidiKeys, type MidiProblem } from '../../listening/midi-keys.ts';
@@ -50,6 +51,7 @@ export function useHearing({ way, singer, state, act, keepsSoundOf, playCue }: H
   const source = `${way ?? ''}/${singer}/${keepsSoundOf ?? ''}`;
   const [found, setFound] = useState<Found>({ source: '', isOn: false, trouble: null });
   const { isOn, trouble } = found.source === source ? found : { isOn: false, trouble: null };
+  const queries = useQueryClient();
   const [notice, setNotice] = useState<HearingState['notice']>(null);
   const [talk, setTalk] = useState<number | null>(null);
   const frames = useRef<PitchFrame[]>([]);
@@ -98,7 +100,7 @@ export function useHearing({ way, singer, state, act, keepsSoundOf, playCue }: H
         const microphone = await startMicrophone(hear);
         const recorder = keepsSoundOf === null ? null : startRecorder(microphone.stream, keepsSoundOf);
         return () => {
-          recorder?.stop();
+          recorder?.stop(() => void queries.invalidateQueries({ queryKey: ['recordings', keepsSoundOf] }));
           microphone.stop();
         };
       }
@@ -128,7 +130,7 @@ export function useHearing({ way, singer, state, act, keepsSoundOf, playCue }: H
       simulated.current = null;
       stop?.();
     };
-  }, [source, way, singer, keepsSoundOf]);
+  }, [source, way, singer, keepsSoundOf, queries]);
 
   // Each note is asked for when it comes; the cue must not be taken for the singer.
   const ask = useEffectEvent(() => {
