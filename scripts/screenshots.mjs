@@ -70,7 +70,11 @@ async function atTheDesk(browser, address) {
   const page = await enter(browser, address, DESK);
   await keep(page, 'enter');
   await openDemo(page);
-  await page.getByRole('listitem').filter({ hasText: 'Maud Pellow' }).getByRole('button', { name: 'Tired', exact: true }).click();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Maud Pellow' })
+    .getByRole('button', { name: 'Tired', exact: true })
+    .click();
   await keep(page, 'today');
   await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
   await page.getByText('turns over').waitFor();
