@@ -1,19 +1,28 @@
 import { randomUUID } from 'node:crypto';
 import { expect, type Page } from '@playwright/test';
 
+/** A studio that was just opened: its address, and the codes for a lost password. */
+export interface NewStudio {
+  readonly email: string;
+  readonly codes: readonly string[];
+}
+
 /** What a teacher does at the screens, by role and name. */
-export async function signUp(page: Page, studioName = 'Weir House'): Promise<void> {
+export async function signUp(page: Page, studioName = 'Weir House'): Promise<NewStudio> {
+  const email = `${randomUUID()}@example.org`;
+  const form = page.getByRole('tabpanel', { name: 'New studio' });
   await page.getByRole('tab', { name: 'New studio' }).click();
-  await page.getByRole('textbox', { name: 'Name of the studio' }).fill(studioName);
-  await page.getByRole('textbox', { name: 'Your name' }).fill('Ada Reed');
-  await page
-    .getByRole('tabpanel', { name: 'New studio' })
-    .getByRole('textbox', { name: 'E-mail' })
-    .fill(`${randomUUID()}@example.org`);
-  await page.getByLabel(/Password, ten/).fill('ten plain characters');
-  await page.getByRole('button', { name: 'Open my studio' }).click();
+  await form.getByRole('textbox', { name: 'Name of the studio' }).fill(studioName);
+  await form.getByRole('textbox', { name: 'Your name' }).fill('Ada Reed');
+  await form.getByRole('textbox', { name: 'E-mail' }).fill(email);
+  await form.getByLabel(/Password, ten/).fill('ten plain characters');
+  await form.getByRole('button', { name: 'Open my studio' }).click();
+  const listed = page.getByRole('dialog').getByRole('listitem');
+  await expect(listed).toHaveCount(8);
+  const codes = await listed.allInnerTexts();
   await page.getByRole('button', { name: 'I have kept them' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('no lessons');
+  return { email, codes };
 }
 
 export async function openDemo(page: Page): Promise<void> {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   gateOutcome,
+  isCleared,
   NOT_TODAY_SIGNS,
   openQuestions,
   SEE_SOMEONE_SIGNS,
@@ -108,4 +109,13 @@ test('the strictest rule wins, whatever else is answered', () => {
     }),
     { numRuns: 2000 },
   );
+});
+
+test.each([
+  [undefined, false],
+  ['2026-11-25', true],
+  ['2026-10-26', true],
+  ['2026-10-25', false],
+])('a clearance of %s speaks for today: %p', (clearedOn, speaks) => {
+  expect(isCleared(clearedOn, '2026-11-25')).toBe(speaks);
 });

@@ -1,4 +1,4 @@
-import type { Condition } from '../voice/index.ts';
+import { daysBetween, type Condition } from '../voice/index.ts';
 import { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
 
 export type GateLevel = 'urgent' | 'not-today' | 'see-someone' | 'changed' | 'clear';
@@ -35,6 +35,18 @@ export interface GateOutcome {
 }
 
 const TIRED_FROM = 2;
+/** House choice: a clearance speaks for the trouble it was given for, not for the next one. */
+const CLEARANCE_DAYS = 30;
+
+/**
+ * Whether a clearance on file still speaks for today.
+ *
+ * @param clearedOn ISO day, where there is one
+ * @param today ISO day
+ */
+export function isCleared(clearedOn: string | undefined, today: string): boolean {
+  return clearedOn !== undefined && daysBetween(clearedOn, today) <= CLEARANCE_DAYS;
+}
 
 /** The conditions of the day: what was chosen before and what the answers add. `fresh` yields to any other. */
 function conditionsOf(answers: GateAnswers, chosen: readonly Condition[]): readonly Condition[] {

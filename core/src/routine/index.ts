@@ -3,6 +3,7 @@ export { leftOutToday, type DayAllowance } from './allowed-today.ts';
 export { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
 export {
   gateOutcome,
+  isCleared,
   openQuestions,
   type Allowance,
   type GateAnswers,

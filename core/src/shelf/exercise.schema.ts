@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { STAGES } from '../limits/index.ts';
 import { MODES, type Mode } from '../pattern/index.ts';
-import { CAUTIONS } from '../voice/index.ts';
+import { CAUTIONS, STYLES, VOICE_TYPES } from '../voice/index.ts';
 
 const whole = z.int().min(1);
 const seconds = z.number().positive().max(900);
@@ -9,20 +9,6 @@ const words = z.string().min(2).max(240);
 const modes = Object.keys(MODES) as [Mode, ...Mode[]];
 
 const OBSTACLES = ['cannot-trill', 'no-straw', 'thin-walls', 'seated', 'video-call', 'in-the-car', 'sore-lip'] as const;
-const VOICES = [
-  'soprano',
-  'mezzo-soprano',
-  'contralto',
-  'countertenor',
-  'tenor',
-  'baritone',
-  'bass-baritone',
-  'bass',
-  'treble',
-  'changing',
-] as const;
-const STYLES = ['classical', 'theatre', 'pop', 'jazz', 'folk', 'choral', 'heavy'] as const;
-
 const placement = z.discriminatedUnion('rule', [
   z.strictObject({ rule: z.literal('low-anchor'), semitones: z.int().min(0).max(24).default(3) }),
   z.strictObject({ rule: z.literal('high-anchor'), semitones: z.int().min(0).max(24).default(2) }),
@@ -128,7 +114,7 @@ export const exerciseSchema = z.strictObject({
   extendsRange: z.boolean().default(false),
   /** Empty means all. */
   styles: z.array(z.enum(STYLES)).default([]),
-  voices: z.array(z.enum(VOICES)).default([]),
+  voices: z.array(z.enum(VOICE_TYPES)).default([]),
   goals: z.array(z.string()),
   needs: z.array(z.string()).default([]),
   noise: z.enum(['silent', 'quiet', 'normal', 'loud']).default('normal'),

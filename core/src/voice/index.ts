@@ -7,6 +7,9 @@ export { isAdultType, isYoungVoice, referenceOf } from './reference.ts';
 export { checkVoiceFile, neverSounded, voiceOf } from './voice-file.ts';
 export { BELT_CEILINGS, type AdultType, type ReferenceRange } from './reference-ranges.data.ts';
 export {
+  CHANGING_STAGES,
+  STYLES,
+  VOICE_TYPES,
   type AvoidZone,
   type Bridge,
   type ChangingStage,

@@ -1,20 +1,25 @@
 import type { Caution } from './cautions.data.ts';
 
-export type VoiceType =
-  | 'soprano'
-  | 'mezzo-soprano'
-  | 'contralto'
-  | 'countertenor'
-  | 'tenor'
-  | 'baritone'
-  | 'bass-baritone'
-  | 'bass'
-  | 'treble'
-  | 'changing';
+export const VOICE_TYPES = [
+  'soprano',
+  'mezzo-soprano',
+  'contralto',
+  'countertenor',
+  'tenor',
+  'baritone',
+  'bass-baritone',
+  'bass',
+  'treble',
+  'changing',
+] as const;
+export type VoiceType = (typeof VOICE_TYPES)[number];
 
-export type ChangingStage = 'first' | 'second' | 'third' | 'new' | 'settling' | 'early' | 'peak' | 'young-adult';
+export const CHANGING_STAGES = ['first', 'second', 'third', 'new', 'settling', 'early', 'peak', 'young-adult'] as const;
+export type ChangingStage = (typeof CHANGING_STAGES)[number];
 
-export type Style = 'classical' | 'theatre' | 'pop' | 'jazz' | 'folk' | 'choral' | 'heavy';
+export const STYLES = ['classical', 'theatre', 'pop', 'jazz', 'folk', 'choral', 'heavy'] as const;
+export type Style = (typeof STYLES)[number];
+
 export type Condition = 'fresh' | 'heavy' | 'tired' | 'recovering';
 export type Occasion = 'lesson' | 'home' | 'performance';
 export type Register = 'light' | 'mixed' | 'heavy' | 'any';

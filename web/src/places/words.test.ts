@@ -75,7 +75,10 @@ test('a voice file goes through its form unchanged, and half-filled rows are lef
     holdsOnSince: '2026-11-04',
     approach: { jaw: 'steady' },
     rules: { 'margin.usual': 2 },
-    avoid: [{ low: 66, high: 67, kind: 'not-loud' as const }],
+    avoid: [
+      { low: 66, high: 67, kind: 'not-loud' as const },
+      { low: 60, high: 60, kind: 'not-held' as const, seconds: 1.5 },
+    ],
     measured: { low: 56, high: 66, reachLow: 54, reachHigh: 69, date: '2026-11-03' },
     speakingNote: 57,
     hardCeiling: 67,

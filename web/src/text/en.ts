@@ -278,6 +278,7 @@ export const en = {
       'not-loud': 'not loud',
       'not-heavy': 'not in heavy register',
     },
+    zoneSeconds: 'seconds',
     noZones: 'none',
     defaultWord: 'default',
     onlyYou: 'Only you see this column.',

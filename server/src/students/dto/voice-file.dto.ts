@@ -1,5 +1,8 @@
 import {
   CAUTIONS,
+  CHANGING_STAGES,
+  STYLES,
+  VOICE_TYPES,
   type AvoidZone,
   type Caution,
   type ChangingStage,
@@ -9,21 +12,6 @@ import {
 } from '@soft-lark/core';
 import { Choice, Choices, Day, Flag, Part, Parts, Pitch, Real, Text, Texts, Whole } from '../../common/index.ts';
 import { Approach, RuleFigures } from '../../studios/index.ts';
-
-const TYPES = [
-  'soprano',
-  'mezzo-soprano',
-  'contralto',
-  'countertenor',
-  'tenor',
-  'baritone',
-  'bass-baritone',
-  'bass',
-  'treble',
-  'changing',
-];
-const CHANGING = ['first', 'second', 'third', 'new', 'settling', 'early', 'peak', 'young-adult'];
-const STYLES = ['classical', 'theatre', 'pop', 'jazz', 'folk', 'choral', 'heavy'];
 
 /** A closed interval of notes, MIDI. */
 export class NoteRangeDto {
@@ -59,13 +47,13 @@ export class BridgeDto extends NoteRangeDto {
 }
 
 export class VoiceFileDto {
-  @Choice(TYPES)
+  @Choice(VOICE_TYPES)
   type!: VoiceType;
 
   @Whole(4, 120, { optional: true })
   age?: number;
 
-  @Choice(CHANGING, { optional: true })
+  @Choice(CHANGING_STAGES, { optional: true })
   changingStage?: ChangingStage;
 
   @Choice(STYLES)

@@ -1,4 +1,4 @@
-import { ActionIcon, Button, Group, Modal, Tooltip } from '@mantine/core';
+import { ActionIcon, Tooltip } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconTrash } from '@tabler/icons-react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -6,7 +6,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { removeRoutine, type Routine } from '../../api/routines.queries.ts';
-import { FormProblem } from '../../ui/form-problem.tsx';
+import { ConfirmDelete } from '../../ui/confirm-delete.tsx';
 
 /** Deletes a routine after one question; its runs stay. */
 export function DeleteRoutine({ routine }: { readonly routine: Routine }): ReactElement {
@@ -29,23 +29,15 @@ export function DeleteRoutine({ routine }: { readonly routine: Routine }): React
           <IconTrash size={18} />
         </ActionIcon>
       </Tooltip>
-      <Modal opened={isOpen} onClose={close} title={t('bench.delete')}>
-        <p>{t('bench.deleteSure', { name: routine.name })}</p>
-        <FormProblem error={remove.error} />
-        <Group justify="flex-end">
-          <Button onClick={close}>{t('app.cancel')}</Button>
-          <Button
-            variant="filled"
-            color="brick"
-            loading={remove.isPending}
-            onClick={() => {
-              remove.mutate();
-            }}
-          >
-            {t('bench.delete')}
-          </Button>
-        </Group>
-      </Modal>
+      <ConfirmDelete
+        isOpen={isOpen}
+        onClose={close}
+        title={t('bench.delete')}
+        question={t('bench.deleteSure', { name: routine.name })}
+        isBusy={remove.isPending}
+        error={remove.error}
+        onConfirm={remove.mutate}
+      />
     </>
   );
 }

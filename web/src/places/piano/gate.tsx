@@ -1,6 +1,6 @@
 import { Button, Group, Title } from '@mantine/core';
-import { useQueryClient } from '@tanstack/react-query';
-import { gateOutcome, startRun, type Exercise, type GateOutcome } from '@soft-lark/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { gateOutcome, isCleared, startRun, type Exercise, type GateOutcome } from '@soft-lark/core';
 import { useEffect, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -8,6 +8,7 @@ import { v7 } from 'uuid';
 import { useLocking, type VoiceLock } from '../../api/gate.queries.ts';
 import { useLay } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
+import { sessionQuery } from '../../api/session.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
 import { endRun, keepRun, type KeptRun } from '../../runs/run-store.ts';
@@ -67,7 +68,8 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
   const locking = useLocking(student.id);
   const sentenceOf = useLockSentence();
   const [answers, setAnswers] = useState<Answers>({});
-  const hasClearance = student.voice.clearedOn !== undefined;
+  const todaysDate = useQuery(sessionQuery).data?.today ?? '';
+  const hasClearance = isCleared(student.voice.clearedOn, todaysDate);
   const answered = gateOutcome(answers, conditions, hasClearance);
   const isReferred = lock?.level === 'see-someone';
   const outcome = answered?.open && isReferred ? { ...answered, allowance: 'gentle' as const } : answered;

@@ -1,4 +1,4 @@
-import { ActionIcon, Button, Fieldset, Group, Select, Stack } from '@mantine/core';
+import { ActionIcon, Button, Fieldset, Group, NumberInput, Select, Stack } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
 import { IconX } from '@tabler/icons-react';
 import type { ReactElement } from 'react';
@@ -32,6 +32,16 @@ export function PairRows({ form, list, legend, addLabel }: PairRowsProps): React
                 {...form.getInputProps(`${list}.${String(index)}.kind`)}
               />
             )}
+            {list === 'avoid' && form.values.avoid[index]?.kind === 'not-held' && (
+              <NumberInput
+                w={96}
+                label={t('students.zoneSeconds')}
+                min={0.5}
+                max={60}
+                step={0.5}
+                {...form.getInputProps(`avoid.${String(index)}.seconds`)}
+              />
+            )}
             <ActionIcon
               aria-label={t('students.remove')}
               onClick={() => {
@@ -45,7 +55,7 @@ export function PairRows({ form, list, legend, addLabel }: PairRowsProps): React
         <Button
           size="sm"
           onClick={() => {
-            form.insertListItem(list, { low: undefined, high: undefined, kind: 'never-sounded' });
+            form.insertListItem(list, { low: undefined, high: undefined, kind: 'never-sounded', seconds: '' });
           }}
         >
           {addLabel}

@@ -1,4 +1,4 @@
-import { Button, Group, Modal, Stack, Title } from '@mantine/core';
+import { Button, Group, Stack, Title } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { changeRules } from '@soft-lark/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -9,6 +9,7 @@ import { sessionQuery } from '../../api/session.queries.ts';
 import { changeStudent, removeStudent, studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { dropRecording, recordingsOf } from '../../listening/recordings.ts';
 import { ApproachEditor } from '../../ui/approach-editor.tsx';
+import { ConfirmDelete } from '../../ui/confirm-delete.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
 
@@ -31,23 +32,15 @@ function DeleteStudent({ student }: { readonly student: Student }): ReactElement
       <Button variant="subtle" c="var(--brick-text)" onClick={open}>
         {t('students.removeStudent')}
       </Button>
-      <Modal opened={isOpen} onClose={close} title={t('students.removeStudent')}>
-        <p>{t('students.removeSure', { name: student.name })}</p>
-        <FormProblem error={remove.error} />
-        <Group justify="flex-end">
-          <Button onClick={close}>{t('app.cancel')}</Button>
-          <Button
-            variant="filled"
-            color="brick"
-            loading={remove.isPending}
-            onClick={() => {
-              remove.mutate();
-            }}
-          >
-            {t('students.removeStudent')}
-          </Button>
-        </Group>
-      </Modal>
+      <ConfirmDelete
+        isOpen={isOpen}
+        onClose={close}
+        title={t('students.removeStudent')}
+        question={t('students.removeSure', { name: student.name })}
+        isBusy={remove.isPending}
+        error={remove.error}
+        onConfirm={remove.mutate}
+      />
     </>
   );
 }

@@ -1,29 +1,5 @@
-import type { ChangingStage, Style, VoiceType } from '@soft-lark/core';
+import { CHANGING_STAGES, STYLES, VOICE_TYPES } from '@soft-lark/core';
 import { useTranslation } from 'react-i18next';
-
-const TYPES: readonly VoiceType[] = [
-  'soprano',
-  'mezzo-soprano',
-  'contralto',
-  'countertenor',
-  'tenor',
-  'baritone',
-  'bass-baritone',
-  'bass',
-  'treble',
-  'changing',
-];
-const STYLES: readonly Style[] = ['classical', 'theatre', 'pop', 'jazz', 'folk', 'choral', 'heavy'];
-const CHANGES: readonly ChangingStage[] = [
-  'first',
-  'second',
-  'third',
-  'new',
-  'settling',
-  'early',
-  'peak',
-  'young-adult',
-];
 
 interface Choice {
   readonly value: string;
@@ -34,8 +10,8 @@ interface Choice {
 export function useVoiceChoices(): { readonly types: Choice[]; readonly styles: Choice[]; readonly changes: Choice[] } {
   const { t } = useTranslation();
   return {
-    types: TYPES.map((value) => ({ value, label: t(`voices.${value}`) })),
+    types: VOICE_TYPES.map((value) => ({ value, label: t(`voices.${value}`) })),
     styles: STYLES.map((value) => ({ value, label: t(`styles.${value}`) })),
-    changes: CHANGES.map((value) => ({ value, label: t(`stagesOfChange.${value}`) })),
+    changes: CHANGING_STAGES.map((value) => ({ value, label: t(`stagesOfChange.${value}`) })),
   };
 }

@@ -2,10 +2,14 @@ import type { AvoidZone, Caution, ChangingStage, Style, VoiceType } from '@soft-
 import type { Student } from '../../api/students.queries.ts';
 import type { NoteValue } from '../../ui/note-field.tsx';
 
-interface ZoneValues {
+interface PairValues {
   readonly low: NoteValue;
   readonly high: NoteValue;
+}
+
+interface ZoneValues extends PairValues {
   readonly kind: AvoidZone['kind'];
+  readonly seconds: number | '';
 }
 
 /** A voice file as its form holds it: every field typed, some still unreadable. */
@@ -35,8 +39,8 @@ export interface VoiceValues {
   readonly consentOn: string | null;
   readonly beltEaseOn: string | null;
   readonly holdsOnSince: string | null;
-  readonly gaps: readonly Omit<ZoneValues, 'kind'>[];
-  readonly bridges: readonly Omit<ZoneValues, 'kind'>[];
+  readonly gaps: readonly PairValues[];
+  readonly bridges: readonly PairValues[];
   readonly avoid: readonly ZoneValues[];
 }
 
@@ -70,7 +74,7 @@ export function valuesOf({ name, note, voice }: Student, today: string): VoiceVa
     holdsOnSince: voice.holdsOnSince ?? null,
     gaps: voice.gaps ?? [],
     bridges: voice.bridges.map(({ low, high }) => ({ low, high })),
-    avoid: voice.avoid.map(({ low, high, kind }) => ({ low, high, kind })),
+    avoid: voice.avoid.map(({ low, high, kind, seconds }) => ({ low, high, kind, seconds: seconds ?? '' })),
   };
 }
 
@@ -88,11 +92,17 @@ function dayOf<K extends string>(name: K, day: string | null): Partial<Record<K,
   return day ? ({ [name]: day } as Record<K, string>) : {};
 }
 
+/** Only a note that is not to be held long has a length. */
+function zoneOf(zone: ZoneValues & { readonly low: number; readonly high: number }): AvoidZone {
+  const { low: from, high: to, kind, seconds } = zone;
+  return { low: from, high: to, kind, ...(kind === 'not-held' && seconds !== '' && { seconds }) };
+}
+
 /** The file a form stands for; half-filled rows are left out. */
 export function fileOf(values: VoiceValues, before: Student): Pick<Student, 'name' | 'note' | 'voice'> {
   const { type, style, age, low, high, date } = values;
   const hasRange = typeof low === 'number' && typeof high === 'number';
-  const pairs = <T extends Omit<ZoneValues, 'kind'>>(rows: readonly T[]): (T & { low: number; high: number })[] =>
+  const pairs = <T extends PairValues>(rows: readonly T[]): (T & { low: number; high: number })[] =>
     rows.filter(
       (row): row is T & { low: number; high: number } => typeof row.low === 'number' && typeof row.high === 'number',
     );
@@ -123,7 +133,7 @@ export function fileOf(values: VoiceValues, before: Student): Pick<Student, 'nam
       ...dayOf('consentOn', values.consentOn),
       ...dayOf('beltEaseOn', values.beltEaseOn),
       ...dayOf('holdsOnSince', values.holdsOnSince),
-      avoid: pairs(values.avoid).map((zone) => ({ low: zone.low, high: zone.high, kind: zone.kind })),
+      avoid: pairs(values.avoid).map(zoneOf),
       ...(hasRange && {
         measured: {
           low,
