@@ -201,6 +201,7 @@ describe('the voice file', () => {
   test('all that may stand on file comes back as it was sent', async () => {
     const file = {
       gritAllowed: true,
+      otherStyles: ['pop', 'folk'],
       gaps: [{ low: 60, high: 61 }],
       wanted: 'An easy E',
       piece: 'The lamplighter, second verse',

@@ -3,6 +3,7 @@ export { replayLedger } from './ledger.ts';
 export { resolveLimits } from './resolve-limits.ts';
 export { RULE_ROWS, type RuleRow, type RuleUnit } from './rule-rows.data.ts';
 export { USUAL_RULES } from './rules.data.ts';
+export { whatWouldChange, type LimitChange } from './what-would-change.ts';
 export { ageFor, beltTopOf, isTooYoungForBelt, mayHaveGrit } from './young.ts';
 export {
   STAGES,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { readNote, writeNote } from '../pitch/index.ts';
 import { buildLadder } from '../ladder/index.ts';
 import { parsePattern } from '../pattern/index.ts';
-import { replayLedger, resolveLimits, STAGES, USUAL_RULES, type LimitContext } from './index.ts';
+import { replayLedger, resolveLimits, STAGES, USUAL_RULES, whatWouldChange, type LimitContext } from './index.ts';
 
 const MEZZO: LimitContext['voice'] = {
   type: 'mezzo-soprano',
@@ -139,6 +139,21 @@ describe('resolveLimits', () => {
   test('crossing limits name the two lines that did it', () => {
     const { conflict } = resolveLimits(contextOf({ override: { floor: readNote('F5') }, conditions: ['tired'] }));
     expect(conflict?.map(({ rule }) => rule)).toEqual(['override', 'condition']);
+  });
+
+  test.each<[string, Change, readonly string[]]>([
+    ['a plain day: only the margin', {}, ['no-margin A3–E5']],
+    ['tired', { conditions: ['tired'] }, ['fresh B♭3–E♭5', 'no-margin A3–D5']],
+    ['the first sung step', { sungSteps: 0, conditions: ['tired'] }, ['later B♭3–D♭5', 'no-margin A3–B4']],
+    ['at home', { occasion: 'home' }, ['lesson B♭3–E♭5', 'no-margin B♭3–E♭5']],
+    ['before a performance', { occasion: 'performance' }, ['no-performance B♭3–E♭5', 'no-margin A3–E♭5']],
+    ['by hand', { override: { ceiling: 70 } }, ['no-margin A3–B♭4', 'no-override B♭3–E♭5']],
+    ['a hard ceiling', { file: { hardCeiling: 70 } }, ['no-margin A3–B♭4', 'no-hard-limit B♭3–E♭5']],
+  ])('what would change it, %s', (_, change, expected) => {
+    const found = whatWouldChange(contextOf(change));
+    expect(found.map(({ what, floor, ceiling }) => `${what} ${writeNote(floor)}–${writeNote(ceiling)}`)).toEqual(
+      expected,
+    );
   });
 
   test('a changed rule table changes the limits', () => {

@@ -7,7 +7,7 @@ import {
   spokenSeconds,
   type LadderInput,
 } from '../ladder/index.ts';
-import { resolveLimits, USUAL_RULES, type Limits } from '../limits/index.ts';
+import { resolveLimits, USUAL_RULES, type LimitContext, type Limits } from '../limits/index.ts';
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
 import { patternOfWork, type Exercise, type PatternWork, type Work } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
@@ -27,7 +27,10 @@ import { turnedSiren, turnedWork } from './turn-by-condition.ts';
 export const USUAL_SET_UP = { whenNew: 40, whenKnown: 8 };
 
 /** What a step's own work comes to, before its place in the routine is known. */
-type Outcome = Pick<LaidStep, 'laid' | 'limits' | 'problem' | 'voicedSeconds' | 'lowest' | 'highest'> & {
+type Outcome = Pick<
+  LaidStep,
+  'laid' | 'limits' | 'limitContext' | 'problem' | 'voicedSeconds' | 'lowest' | 'highest'
+> & {
   readonly workSeconds: number;
 };
 
@@ -39,9 +42,14 @@ function problemOf(cause: unknown): StepProblem {
   return { code, message, remedy, ...(cause instanceof LadderError && { nearest: cause.nearest }) };
 }
 
-function limitsOf(exercise: Exercise, settings: StepSettings, context: RoutineContext, sungSteps: number): Limits {
+function limitContextOf(
+  exercise: Exercise,
+  settings: StepSettings,
+  context: RoutineContext,
+  sungSteps: number,
+): LimitContext {
   const { floor, ceiling } = settings;
-  return resolveLimits({
+  return {
     voice: voiceOf(context.voice),
     style: context.voice.style,
     exercise: {
@@ -60,7 +68,7 @@ function limitsOf(exercise: Exercise, settings: StepSettings, context: RoutineCo
     ...(context.rules && { rules: context.rules }),
     override: { ...(floor !== undefined && { floor }), ...(ceiling !== undefined && { ceiling }) },
     now: context.now,
-  });
+  };
 }
 
 /** An older voice sings slower, unless the teacher set the tempo. */
@@ -160,17 +168,18 @@ function workOut(exercise: Exercise, settings: StepSettings, context: RoutineCon
   if (work.kind !== 'pattern' && work.kind !== 'siren') {
     return { ...SILENT, workSeconds: stillSeconds(work, settings), laid: { kind: 'still' } };
   }
-  const limits = limitsOf(exercise, settings, context, sungSteps);
+  const limitContext = limitContextOf(exercise, settings, context, sungSteps);
+  const limits = resolveLimits(limitContext);
   const conflict = crossed(work, limits);
-  if (conflict) return { ...SILENT, limits, problem: conflict };
+  if (conflict) return { ...SILENT, limits, limitContext, problem: conflict };
   try {
     const laid =
       work.kind === 'pattern' ? layLadder(work, settings, context, limits) : laySiren(work, settings, context, limits);
     const { seconds, voicedSeconds, lowest, highest } = laid.kind === 'pattern' ? laid.ladder : laid.siren;
     const empty = lowest === null ? { problem: NO_KEY_LEFT } : {};
-    return { laid, limits, workSeconds: seconds, voicedSeconds, lowest, highest, ...empty };
+    return { laid, limits, limitContext, workSeconds: seconds, voicedSeconds, lowest, highest, ...empty };
   } catch (cause) {
-    return { ...SILENT, limits, problem: problemOf(cause) };
+    return { ...SILENT, limits, limitContext, problem: problemOf(cause) };
   }
 }
 

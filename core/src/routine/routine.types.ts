@@ -1,5 +1,5 @@
 import type { Ladder, LadderInput, Siren, StartProposal, Travel } from '../ladder/index.ts';
-import type { Limits, RuleTable } from '../limits/index.ts';
+import type { LimitContext, Limits, RuleTable } from '../limits/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Exercise } from '../shelf/index.ts';
 import type { Condition, Occasion, VoiceFile } from '../voice/index.ts';
@@ -101,6 +101,8 @@ export interface LaidStep {
   readonly lowest: number | null;
   readonly highest: number | null;
   readonly limits?: Limits;
+  /** What the limits were worked out from, to say what would change them. */
+  readonly limitContext?: LimitContext;
   readonly laid?: LaidLadder | LaidSiren | LaidStill;
   readonly problem?: StepProblem;
 }

@@ -69,7 +69,9 @@ export interface Voice {
 
 /** The voice file a teacher keeps for a student. Days are ISO days. */
 export interface VoiceFile extends Omit<Voice, 'bridges'> {
+  /** The style of the lesson, which the limits go by. */
   readonly style: Style;
+  readonly otherStyles?: readonly Style[];
   readonly goals: readonly string[];
   readonly bridges: readonly Bridge[];
   readonly avoid: readonly AvoidZone[];

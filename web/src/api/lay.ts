@@ -1,7 +1,6 @@
 import {
   changeRules,
   type Allowance,
-  type Condition,
   type Exercise,
   type RoutineContext,
   type RuleTable,
@@ -65,10 +64,3 @@ export function useLay(): (
     [studio],
   );
 }
-
-/** The same day without its condition, to say what a fresh voice would do. */
-export function freshDay(day: Day): Day {
-  return { ...day, conditions: NONE };
-}
-
-const NONE: Condition[] = [];

@@ -497,6 +497,7 @@ export interface components {
             changingStage?: "first" | "second" | "third" | "new" | "settling" | "early" | "peak" | "young-adult";
             /** @enum {string} */
             style: "classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy";
+            otherStyles?: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy")[];
             goals: string[];
             speakingNote?: number;
             bridges: components["schemas"]["BridgeDto"][];

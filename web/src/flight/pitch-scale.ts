@@ -1,4 +1,4 @@
-import { referenceOf, type LaidRoutine, type Limits, type VoiceFile } from '@soft-lark/core';
+import { referenceOf, type LaidRoutine, type LaidStep, type Limits, type VoiceFile } from '@soft-lark/core';
 
 /** Pitches a picture has to hold, and how they turn into heights. */
 export interface PitchScale {
@@ -26,24 +26,24 @@ export function voiceSpan(voice: VoiceFile): {
   return { low, high, reachLow, reachHigh };
 }
 
-/** The limits of today's ordinary work: of the steps that are neither gentle nor modest, else of any. */
-function ordinaryLimits(routine: LaidRoutine): readonly Limits[] {
-  const ordinary = routine.steps.flatMap(({ limits, exercise }) =>
-    limits && exercise.work.kind === 'pattern' && exercise.stage !== 'occluded' && exercise.register !== 'light'
-      ? limits
-      : [],
+/** Steps of today's ordinary work, neither gentle nor modest; where there is none, any that has limits. */
+function ordinarySteps(routine: LaidRoutine): readonly (LaidStep & { readonly limits: Limits })[] {
+  const limited = routine.steps.flatMap((step) => (step.limits ? [{ ...step, limits: step.limits }] : []));
+  const ordinary = limited.filter(
+    ({ exercise }) =>
+      exercise.work.kind === 'pattern' && exercise.stage !== 'occluded' && exercise.register !== 'light',
   );
-  return ordinary.length > 0 ? ordinary : routine.steps.flatMap(({ limits }) => limits ?? []);
+  return ordinary.length > 0 ? ordinary : limited;
 }
 
 /** Floor and ceiling of today's ordinary work, the widest of its steps. */
 export function todaysLimits(routine: LaidRoutine): { readonly floor: number; readonly ceiling: number } | null {
-  const any = ordinaryLimits(routine);
+  const any = ordinarySteps(routine).map(({ limits }) => limits);
   if (any.length === 0) return null;
   return { floor: Math.min(...any.map(({ floor }) => floor)), ceiling: Math.max(...any.map(({ ceiling }) => ceiling)) };
 }
 
-/** The limits today's top comes from, with their ledger. */
-export function todaysTop(routine: LaidRoutine): Limits | undefined {
-  return [...ordinaryLimits(routine)].sort((a, b) => a.ceiling - b.ceiling).at(-1);
+/** The step today's top comes from. */
+export function todaysTop(routine: LaidRoutine): (LaidStep & { readonly limits: Limits }) | undefined {
+  return [...ordinarySteps(routine)].sort((a, b) => a.limits.ceiling - b.limits.ceiling).at(-1);
 }

@@ -62,6 +62,7 @@ test('a voice file goes through its form unchanged, and half-filled rows are lef
     changingStage: 'second' as const,
     age: 13,
     style: 'pop' as const,
+    otherStyles: ['folk' as const],
     goals: ['ease', 'pitch'],
     bridges: [{ low: 60, high: 61, date: '2026-11-03' }],
     gaps: [{ low: 63, high: 64 }],

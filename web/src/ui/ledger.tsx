@@ -1,5 +1,5 @@
-import { writeNote, type LedgerEntry, type Limits } from '@soft-lark/core';
-import type { ReactElement } from 'react';
+import { whatWouldChange, writeNote, type LedgerEntry, type LimitContext, type Limits } from '@soft-lark/core';
+import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { dayText } from './format.ts';
 import classes from './ledger.module.css';
@@ -26,26 +26,34 @@ function Lines({ entries }: { readonly entries: readonly LedgerEntry[] }): React
   );
 }
 
-/** Why the top and bottom are where they are today: the rules in the order they were applied. */
-export function Ledger({
-  limits,
-  freshCeiling,
-}: {
+interface LedgerProps {
   readonly limits: Limits;
-  readonly freshCeiling?: number;
-}): ReactElement {
+  /** What the limits were worked out from; with it the ledger says what would change them. */
+  readonly context?: LimitContext | undefined;
+}
+
+/** Why the top and bottom are where they are today: the rules in the order they were applied, and what would change it. */
+export function Ledger({ limits, context }: LedgerProps): ReactElement {
   const { t } = useTranslation();
   const { floor, ceiling, entries, estimated } = limits;
+  const changes = useMemo(() => (context ? whatWouldChange(context) : []), [context]);
   return (
     <div className={classes['ledger']}>
       <h2>{t('bench.why', { note: writeNote(ceiling) })}</h2>
       <Lines entries={entries.filter(({ side }) => side === 'ceiling')} />
-      {freshCeiling !== undefined && freshCeiling !== ceiling && (
-        <p>{t('bench.wouldBe', { note: writeNote(freshCeiling) })}</p>
-      )}
       <h2>{t('bench.whyFloor', { note: writeNote(floor) })}</h2>
       <Lines entries={entries.filter(({ side }) => side === 'floor')} />
       {estimated && <p>{t('bench.estimated')}</p>}
+      {changes.length > 0 && (
+        <>
+          <h2>{t('bench.wouldChange')}</h2>
+          {changes.map((change) => (
+            <p key={change.what}>
+              {t(`bench.changes.${change.what}`, { low: writeNote(change.floor), high: writeNote(change.ceiling) })}
+            </p>
+          ))}
+        </>
+      )}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { Popover, UnstyledButton } from '@mantine/core';
-import { writeNote, type Limits } from '@soft-lark/core';
+import { writeNote, type LimitContext, type Limits } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Ledger } from './ledger.tsx';
@@ -8,11 +8,11 @@ import classes from './ui.module.css';
 interface LimitNoteProps {
   readonly limits: Limits;
   readonly note: number;
-  readonly freshCeiling?: number;
+  readonly context?: LimitContext | undefined;
 }
 
 /** A note that is a limit: one press tells why. */
-export function LimitNote({ limits, note, freshCeiling }: LimitNoteProps): ReactElement {
+export function LimitNote({ limits, note, context }: LimitNoteProps): ReactElement {
   const { t } = useTranslation();
   return (
     <Popover width={330} position="bottom" withArrow radius="lg" shadow="none" withinPortal>
@@ -22,7 +22,7 @@ export function LimitNote({ limits, note, freshCeiling }: LimitNoteProps): React
         </UnstyledButton>
       </Popover.Target>
       <Popover.Dropdown>
-        <Ledger limits={limits} {...(freshCeiling !== undefined && { freshCeiling })} />
+        <Ledger limits={limits} context={context} />
       </Popover.Dropdown>
     </Popover>
   );

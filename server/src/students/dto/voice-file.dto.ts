@@ -59,6 +59,9 @@ export class VoiceFileDto {
   @Choice(STYLES)
   style!: Style;
 
+  @Choices(STYLES, { optional: true })
+  otherStyles?: Style[];
+
   @Texts(20, 120)
   goals!: string[];
 

@@ -5,7 +5,7 @@ import type { Exercise, LaidStep } from '@soft-lark/core';
 import { useCallback, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
-import { freshDay, useLay } from '../../api/lay.ts';
+import { useLay } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
@@ -48,7 +48,6 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const [isAdding, setAdding] = useState(false);
   const lay = useLay();
   const laid = useMemo(() => lay(routine, today, shelf, now), [lay, routine, today, shelf, now]);
-  const fresh = useMemo(() => lay(routine, freshDay(today), shelf, now), [lay, routine, today, shelf, now]);
   const chosen =
     laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
   const openShelf = useCallback(() => {
@@ -135,7 +134,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
         {chosen ? (
           <>
             <StepPanel step={chosen} act={act} />
-            <StepReasons step={chosen} fresh={fresh.steps.find(({ id }) => id === chosen.id)} act={act} />
+            <StepReasons step={chosen} act={act} />
           </>
         ) : (
           <div className={classes['empty']}>

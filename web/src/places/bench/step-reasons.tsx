@@ -9,8 +9,6 @@ import classes from './bench.module.css';
 
 interface StepReasonsProps {
   readonly step: LaidStep;
-  /** The same step on a fresh day. */
-  readonly fresh: LaidStep | undefined;
   readonly act: Dispatch<BenchAction>;
 }
 
@@ -55,7 +53,7 @@ function Mend({
 }
 
 /** Why the step is as it is today: what stands in its way, and the limit ledger. */
-export const StepReasons = memo(function StepReasons({ step, fresh, act }: StepReasonsProps): ReactElement {
+export const StepReasons = memo(function StepReasons({ step, act }: StepReasonsProps): ReactElement {
   const { t } = useTranslation();
   const { problem, limits, exercise } = step;
   const [isShared] = useSharedScreen();
@@ -71,11 +69,7 @@ export const StepReasons = memo(function StepReasons({ step, fresh, act }: StepR
           </Group>
         </div>
       )}
-      {limits ? (
-        <Ledger limits={limits} {...(fresh?.limits && { freshCeiling: fresh.limits.ceiling })} />
-      ) : (
-        !problem && <p>{t('bench.noPitch')}</p>
-      )}
+      {limits ? <Ledger limits={limits} context={step.limitContext} /> : !problem && <p>{t('bench.noPitch')}</p>}
       {exercise.cautions.map((caution) => (
         <p key={caution} className={classes['caution']}>
           {caution}

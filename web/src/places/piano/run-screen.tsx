@@ -65,7 +65,7 @@ export function RunScreen({ run, today, shelf }: RunScreenProps): ReactElement |
         </Button>
       </header>
       <NowPanel state={state} exercise={exercise} elapsed={running.elapsed} />
-      <SayBand state={state} exercise={exercise} />
+      <SayBand state={state} exercise={exercise} ownApproach={today.student.voice.approach} />
       <footer>
         <MarkButtons running={running} state={state} />
         <ActButtons running={running} state={state} />

@@ -18,6 +18,8 @@ import classes from './run.module.css';
 interface SayBandProps {
   readonly state: RunState;
   readonly exercise: Exercise | undefined;
+  /** The student's own answers on which schools differ. */
+  readonly ownApproach: Readonly<Record<string, string>> | undefined;
 }
 
 function useCountWords(): (state: RunState) => { readonly to: string; readonly words: string } | null {
@@ -37,9 +39,9 @@ function useCountWords(): (state: RunState) => { readonly to: string; readonly w
 }
 
 /** What to say, how many keys to the turn, and what comes next. */
-export function SayBand({ state, exercise }: SayBandProps): ReactElement {
+export function SayBand({ state, exercise, ownApproach }: SayBandProps): ReactElement {
   const { t } = useTranslation();
-  const approach = useQuery(sessionQuery).data?.approach ?? {};
+  const approach = { ...useQuery(sessionQuery).data?.approach, ...ownApproach };
   const countWords = useCountWords();
   const step = currentStep(state);
   const key = currentKey(state);

@@ -68,8 +68,10 @@ export function ExerciseSheet(): ReactElement {
       </div>
       {name !== undefined && placed?.limits && (
         <p>
-          {t('students.between', { name })} <LimitNote limits={placed.limits} note={placed.limits.floor} />{' '}
-          {t('students.and')} <LimitNote limits={placed.limits} note={placed.limits.ceiling} />
+          {t('students.between', { name })}{' '}
+          <LimitNote limits={placed.limits} context={placed.limitContext} note={placed.limits.floor} />{' '}
+          {t('students.and')}{' '}
+          <LimitNote limits={placed.limits} context={placed.limitContext} note={placed.limits.ceiling} />
         </p>
       )}
       <div className={classes['sheet']}>

@@ -37,7 +37,7 @@ export function StudentPlace(): ReactElement {
   const about = [
     t(`voices.${voice.type}`),
     ...(voice.age === undefined ? [] : [String(voice.age)]),
-    t(`styles.${voice.style}`),
+    ...[voice.style, ...(voice.otherStyles ?? [])].map((style) => t(`styles.${style}`)),
   ].join(' · ');
   return (
     <>

@@ -2,6 +2,7 @@ import {
   Button,
   Fieldset,
   Group,
+  MultiSelect,
   NumberInput,
   Select,
   SimpleGrid,
@@ -106,6 +107,11 @@ export function VoiceForm({
                   {...form.getInputProps('age')}
                 />
               </Group>
+              <MultiSelect
+                label={t('students.otherStyles')}
+                data={choices.styles.filter(({ value }) => value !== form.values.style)}
+                {...form.getInputProps('otherStyles')}
+              />
             </Stack>
           </Fieldset>
           <Fieldset legend={t('students.sections.range')}>

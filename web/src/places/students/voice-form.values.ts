@@ -19,6 +19,7 @@ export interface VoiceValues {
   readonly type: VoiceType;
   readonly changingStage: ChangingStage;
   readonly style: Style;
+  readonly otherStyles: readonly Style[];
   readonly age: number | '';
   readonly goals: string;
   readonly low: NoteValue;
@@ -52,6 +53,7 @@ export function valuesOf({ name, note, voice }: Student, today: string): VoiceVa
     type: voice.type,
     changingStage: voice.changingStage ?? 'second',
     style: voice.style,
+    otherStyles: voice.otherStyles ?? [],
     age: voice.age ?? '',
     goals: voice.goals.join('\n'),
     low: measured?.low,
@@ -113,6 +115,7 @@ export function fileOf(values: VoiceValues, before: Student): Pick<Student, 'nam
       ...untouched(before),
       type,
       style,
+      otherStyles: values.otherStyles.filter((other) => other !== style),
       ...(type === 'changing' && { changingStage: values.changingStage }),
       ...(typeof age === 'number' && { age }),
       goals: values.goals

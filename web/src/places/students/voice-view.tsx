@@ -1,4 +1,4 @@
-import { beltTopOf, isTooYoungForBelt, resolveLimits, voiceOf, writeNote } from '@soft-lark/core';
+import { beltTopOf, isTooYoungForBelt, resolveLimits, voiceOf, writeNote, type LimitContext } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement, ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -36,7 +36,7 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
   const { voice } = student;
   const setCondition = useCondition(student.id);
   const rules = rulesFor(useQuery(sessionQuery).data, student);
-  const limits = resolveLimits({
+  const context: LimitContext = {
     voice: voiceOf(voice),
     style: voice.style,
     exercise: { stage: 'middle', register: 'any' },
@@ -45,7 +45,8 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
     occasion: 'lesson',
     rules,
     now: now.toISOString(),
-  });
+  };
+  const limits = resolveLimits(context);
   const belt = isTooYoungForBelt(voiceOf(voice), rules) ? null : beltTopOf(voiceOf(voice), rules);
   const { measured } = voice;
   return (
@@ -55,7 +56,7 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
         <section className={classes['block']}>
           <h2>{t('students.today')}</h2>
           <ConditionPicker value={conditions} onChange={setCondition} />
-          <Ledger limits={limits} />
+          <Ledger limits={limits} context={context} />
         </section>
         <section className={classes['block']}>
           <h2>{t('students.goals')}</h2>

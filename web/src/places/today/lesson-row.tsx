@@ -54,7 +54,7 @@ function TodayLine({
       {leftOut > 0 && t('today.leftOut', { count: leftOut })}{' '}
       {top && (
         <>
-          {t('today.top')} <LimitNote limits={top} note={top.ceiling} />
+          {t('today.top')} <LimitNote limits={top.limits} context={top.limitContext} note={top.limits.ceiling} />
         </>
       )}
     </p>
