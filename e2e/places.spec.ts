@@ -22,6 +22,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
       ['/shelf', /exercises/],
       ['/shelf/up-and-down-five', /Up and down five/],
       ['/log', /Log/],
+      ['/settings/approach', /Settings/],
+      ['/settings/account', /Settings/],
+      ['/settings/rules', /Settings/],
+      ['/cautions', /Cautions/],
       ['/about', /About/],
     ] as const) {
       await page.goto(address);
@@ -32,6 +36,11 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
     await expect(page.getByText('turns over, E4 to F4')).toBeVisible();
     await expectAccessible(page);
+    const student = page.url();
+    await page.getByRole('link', { name: 'Range check' }).click();
+    await expect(page.getByRole('button', { name: /^Speaks at/ })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto(student);
     await page.getByRole('link', { name: 'Routines' }).click();
     await page.getByRole('link', { name: 'Before the late shift' }).click();
     await expect(page.getByRole('heading', { name: 'The order' })).toBeVisible();

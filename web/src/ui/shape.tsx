@@ -6,7 +6,7 @@ import { useTranslation } from 'react-i18next';
 export function Shape({ rows = 5, height = 64 }: { readonly rows?: number; readonly height?: number }): ReactElement {
   const { t } = useTranslation();
   return (
-    <Stack gap="md" aria-busy="true" aria-label={t('app.loading')} pt="lg">
+    <Stack gap="md" role="status" aria-busy="true" aria-label={t('app.loading')} pt="lg">
       <Skeleton height={34} width={280} radius="md" />
       {Array.from({ length: rows }, (_, index) => (
         <Skeleton key={index} height={height} radius="md" />
