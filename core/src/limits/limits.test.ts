@@ -193,6 +193,20 @@ describe('resolveLimits', () => {
       ...(override && { override }),
     }));
 
+  test('what would change it always does, and is what the limits come to then', () => {
+    fc.assert(
+      fc.property(contexts, (context) => {
+        const now = resolveLimits(context);
+        for (const { what, floor, ceiling } of whatWouldChange(context)) {
+          expect([floor, ceiling]).not.toEqual([now.floor, now.ceiling]);
+          if (what === 'fresh') expect(resolveLimits({ ...context, conditions: [] })).toMatchObject({ floor, ceiling });
+          if (what === 'no-hard-limit') expect(ceiling).toBeGreaterThanOrEqual(now.ceiling);
+        }
+      }),
+      { numRuns: 1000 },
+    );
+  });
+
   test('entries replay to the result, which nothing takes past reach or hard limit', () => {
     fc.assert(
       fc.property(contexts, (context) => {

@@ -47,3 +47,38 @@ test('no run of the demo ever sounded a zone that is never sounded', async () =>
     expect(sung.every(({ low }) => low > 56)).toBe(true);
   }
 });
+
+test('nobody takes the demo for themselves: no codes, no closing, no new password', async () => {
+  const answers = await Promise.all([
+    teacher.call('post', '/account/recovery-codes'),
+    teacher.call('delete', '/account', { password: 'a guess' }),
+    teacher.call('post', '/account/password', { current: 'a guess', next: 'eleven plain characters' }),
+  ]);
+  expect(answers.map(({ status, body }) => [status, (body as { code: string }).code])).toEqual([
+    [403, 'DEMO_STAYS'],
+    [403, 'DEMO_STAYS'],
+    [403, 'WRONG_PASSWORD'],
+  ]);
+  expect((await teacher.call('get', '/students')).body).toHaveLength(9);
+});
+
+test('range checks stand over time, and the one whose voice is changing is flagged as such', async () => {
+  const students = (await teacher.call('get', '/students')).body as { id: string; name: string }[];
+  const flagged: string[] = [];
+  for (const { id, name } of students) {
+    const today = (await teacher.call('get', `/students/${id}/today`)).body as {
+      changeSince: string | null;
+      checkDueInDays: number | null;
+      student: { voice: { measured?: { low: number; date: string } } };
+    };
+    const checks = (await teacher.call('get', `/students/${id}/range-checks`)).body as { day: string; low: number }[];
+    expect(checks.at(-1)).toMatchObject({
+      day: today.student.voice.measured?.date,
+      low: today.student.voice.measured?.low,
+    });
+    expect(checks.map(({ day }) => day)).toEqual(checks.map(({ day }) => day).sort());
+    if (today.changeSince !== null) flagged.push(name);
+    if (name === 'Corwin Dace') expect(today.checkDueInDays).toBeLessThan(0);
+  }
+  expect(flagged).toEqual(['Idris Fallow']);
+});
