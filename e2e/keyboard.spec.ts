@@ -42,7 +42,7 @@ test('the same on a keyboard alone', async ({ page }) => {
 
   await tabTo(page, 'Add a student');
   await press(page, 'Enter');
-  await expect(page.getByRole('dialog')).toBeVisible();
+  await expect(page.getByRole('dialog').getByRole('textbox', { name: 'Name' })).toBeFocused();
   await page.keyboard.type('Maren Holt');
   await tabTo(page, 'Lowest comfortable note');
   await page.keyboard.type('Bb3');
