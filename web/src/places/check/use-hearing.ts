@@ -53,7 +53,8 @@ export function useHearing({ way, singer, state, act, keepsSoundOf, playCue }: H
   const { isOn, trouble } = found.source === source ? found : { isOn: false, trouble: null };
   const queries = useQueryClient();
   const [notice, setNotice] = useState<HearingState['notice']>(null);
-  const [talk, setTalk] = useState<number | null>(null);
+  const [proposed, setProposed] = useState<{ readonly source: string; readonly midi: number } | null>(null);
+  const talk = proposed?.source === source ? proposed.midi : null;
   const frames = useRef<PitchFrame[]>([]);
   const asked = useRef<PitchFrame[]>([]);
   const listensFrom = useRef(0);
@@ -67,7 +68,9 @@ export function useHearing({ way, singer, state, act, keepsSoundOf, playCue }: H
     frames.current = [...frames.current.filter(({ t }) => t > last - TRACE_SECONDS), ...heard];
     if (performance.now() < listensFrom.current) return;
     asked.current.push(...heard);
-    if (phase === 'speaking') setTalk(speakingNoteOf(asked.current));
+    const midi = phase === 'speaking' ? speakingNoteOf(asked.current) : null;
+    // A proposal stays until a better one: the button under it must not go while it is pressed.
+    if (midi !== null) setProposed({ source, midi });
   });
 
   const conclude = useEffectEvent((answer: SungNote['answer'] | null) => {
