@@ -204,6 +204,7 @@ export {
   HELD,
   heldNotes,
   HOP_SECONDS,
+  pitchOf,
   SINGERS,
   singersAudio,
   singNote,

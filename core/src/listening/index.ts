@@ -13,4 +13,5 @@ export {
 export { singersAudio } from './singer-audio.ts';
 export { SINGERS, type Singer, type SingerName } from './singers.data.ts';
 export { singNote, speakLine, type SungNote } from './simulated-singer.ts';
+export { pitchOf } from './voiced.ts';
 export { type Crack, type HeldNote, type PitchFrame, type RangeFinding, type Turnover } from './listening.types.ts';

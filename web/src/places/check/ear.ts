@@ -1,4 +1,4 @@
-import { findRange, hearingOf, type Hearing, type PitchFrame } from '@soft-lark/core';
+import { findRange, hearingOf, pitchOf, type Hearing, type PitchFrame } from '@soft-lark/core';
 
 /** What was heard while one note was asked for. */
 export interface Heard {
@@ -30,7 +30,7 @@ const LEAST_TALK = 40;
 export function speakingNoteOf(frames: readonly PitchFrame[]): number | null {
   const pitches = frames
     .filter(({ hz, clarity, level }) => hz > 50 && hz < 600 && clarity > 0.75 && level > 0.008)
-    .map(({ hz }) => 69 + 12 * Math.log2(hz / 440))
+    .map(({ hz }) => pitchOf(hz))
     .sort((a, b) => a - b);
   if (pitches.length < LEAST_TALK) return null;
   return Math.round(pitches[Math.floor(pitches.length / 2)] ?? 0);

@@ -1,4 +1,4 @@
-import { writeNote, type PitchFrame } from '@soft-lark/core';
+import { pitchOf, writeNote, type PitchFrame } from '@soft-lark/core';
 import { pitchScale } from '../../flight/pitch-scale.ts';
 
 /** Semitones shown above and below the note asked for. */
@@ -14,10 +14,6 @@ export interface TraceShapes {
   readonly runs: readonly (readonly { readonly x: number; readonly y: number }[])[];
 }
 
-function pitchOf({ hz }: PitchFrame): number {
-  return 69 + 12 * Math.log2(hz / 440);
-}
-
 /** Lays the last seconds of pitch out around the note asked for; time runs to the right edge. */
 export function layTrace(frames: readonly PitchFrame[], target: number, width: number, height: number): TraceShapes {
   const scale = pitchScale(target - AROUND, target + AROUND, 10, height - 10);
@@ -27,8 +23,8 @@ export function layTrace(frames: readonly PitchFrame[], target: number, width: n
   let last: PitchFrame | undefined;
   for (const frame of frames) {
     if (frame.t < now - SECONDS || frame.clarity < 0.7 || frame.hz < 50) continue;
-    const isOn = last !== undefined && frame.t - last.t < 0.08 && Math.abs(pitchOf(frame) - pitchOf(last)) < 3;
-    const point = { x: x(frame.t), y: scale.y(pitchOf(frame)) };
+    const isOn = last !== undefined && frame.t - last.t < 0.08 && Math.abs(pitchOf(frame.hz) - pitchOf(last.hz)) < 3;
+    const point = { x: x(frame.t), y: scale.y(pitchOf(frame.hz)) };
     if (isOn) runs.at(-1)?.push(point);
     else runs.push([point]);
     last = frame;
