@@ -28,7 +28,7 @@ export function lineOf(rule: RuleName, label: string, rules: RuleTable, figure?:
 export function factsOf(context: LimitContext): Case {
   const rules = context.rules ?? USUAL_RULES;
   const { measured } = context.voice;
-  const reference = referenceOf(context.voice);
+  const reference = referenceOf(context.voice, rules.ranges);
   const comfortable = measured ?? reference.comfortable;
   const { stage, kind = 'pattern', quiet = false } = context.exercise;
   const isSiren = kind === 'siren';

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { RuleError } from '../errors.ts';
 import { thrownBy } from '../testing/thrown.ts';
-import { changeRules, resolveLimits, RULE_ROWS, ruleFigure, USUAL_RULES, type RuleChanges } from './index.ts';
+import {
+  changeRules,
+  RANGE_NAMES,
+  RANGE_ROWS,
+  resolveLimits,
+  RULE_ROWS,
+  ruleFigure,
+  USUAL_RULES,
+  type RuleChanges,
+} from './index.ts';
 
 test.each<[string, RuleChanges, string, string]>([
   ['under its bounds', { 'condition.tired': 0 }, 'OUT_OF_BOUNDS', 'condition.tired'],
@@ -17,6 +26,13 @@ test.each<[string, RuleChanges, string, string]>([
   ],
   ['new work wider than known work', { 'home.narrower': 4 }, 'OUT_OF_ORDER', 'home.narrower'],
   ['tired alone worse than all together', { 'condition.tired': 6 }, 'OUT_OF_ORDER', 'condition.tired'],
+  [
+    'a comfortable top over the usual one',
+    { 'ranges.bass.comfortable.high': 65 },
+    'OUT_OF_ORDER',
+    'ranges.bass.comfortable.high',
+  ],
+  ['a voice there is not', { 'ranges.owl.usual.low': 50 } as RuleChanges, 'UNKNOWN_ROW', 'ranges.owl.usual.low'],
   ['belt later than the mix', { 'young.noBeltUnder': 16 }, 'OUT_OF_ORDER', 'young.noBeltUnder'],
 ])('nonsense is refused with its row: %s', (_, changes, code, row) => {
   const thrown = thrownBy(() => changeRules(changes, 'the studio'));
@@ -48,11 +64,12 @@ test('one student’s figures stand over the studio’s, and a ledger line says 
 });
 
 test('every row is within its own bounds at the reference, and every figure has a row', () => {
-  for (const { path, min, max } of RULE_ROWS) {
+  for (const { path, min, max } of [...RULE_ROWS, ...RANGE_ROWS]) {
     const figure = ruleFigure(USUAL_RULES, path);
     expect([path, figure >= min && figure <= max]).toEqual([path, true]);
   }
-  const { source, ...groups } = USUAL_RULES;
+  const { source, ranges, ...groups } = USUAL_RULES;
+  expect(Object.keys(ranges)).toEqual(RANGE_NAMES);
   expect(source).not.toBe('');
   const figures = Object.entries(groups).flatMap(([group, rows]) =>
     Object.keys(rows).map((name) => `${group}.${name}`),
@@ -79,4 +96,27 @@ test('a figure within bounds is taken or refused for the order, and the referenc
     { numRuns: 2000 },
   );
   expect(JSON.stringify(USUAL_RULES)).toBe(before);
+});
+
+test('a voice that is not measured starts from the studio’s own reference; a child’s cap follows it', () => {
+  const rules = changeRules({ 'ranges.tenor.comfortable.high': 67, 'ranges.treble to 9.usual.high': 72 }, 'the studio');
+  const context = {
+    style: 'classical',
+    exercise: { stage: 'range', register: 'mixed', kind: 'siren' },
+    sungSteps: 3,
+    conditions: [],
+    occasion: 'lesson',
+    rules,
+    now: '2026-11-25T15:00:00Z',
+  } as const;
+  const [before] = resolveLimits({ ...context, voice: { type: 'tenor' } }).entries.filter(
+    ({ side }) => side === 'ceiling',
+  );
+  expect(before?.result).toBe(67);
+  const child = resolveLimits({
+    ...context,
+    voice: { type: 'treble', age: 8, measured: { low: 58, high: 76, date: '2026-11-03' } },
+  });
+  expect(child.ceiling).toBe(72);
+  expect(USUAL_RULES.ranges.tenor.comfortable.high).toBe(65);
 });

@@ -1,21 +1,33 @@
 import { RuleError } from '../errors.ts';
 import type { RulePath, RuleTable } from './limits.types.ts';
+import { RANGE_ROWS, RANGES_IN_ORDER } from './range-rows.ts';
 import { RULE_ROWS, type RuleRow } from './rule-rows.data.ts';
 import { USUAL_RULES } from './rules.data.ts';
 
 /** Figures a teacher has set, by row; a row that is left out stays at the reference. */
 export type RuleChanges = Readonly<Partial<Record<RulePath, number>>>;
 
-const ROWS: ReadonlyMap<string, RuleRow> = new Map(RULE_ROWS.map((row) => [row.path, row]));
-
-type Group = Readonly<Record<string, number>>;
+const ROWS: ReadonlyMap<string, RuleRow> = new Map([...RULE_ROWS, ...RANGE_ROWS].map((row) => [row.path, row]));
 
 /** The figure of one row. */
 export function ruleFigure(rules: RuleTable, path: RulePath): number {
-  const [group = '', name = ''] = path.split('.');
-  const figure = (rules as unknown as Readonly<Record<string, Group>>)[group]?.[name];
-  if (figure === undefined) throw unknownRow(path);
+  const figure = path
+    .split('.')
+    .reduce<unknown>((at, name) => (isBranch(at) ? (at as Readonly<Record<string, unknown>>)[name] : undefined), rules);
+  if (typeof figure !== 'number') throw unknownRow(path);
   return figure;
+}
+
+function isBranch(value: unknown): value is object {
+  return typeof value === 'object' && value !== null;
+}
+
+/** A branch of the table with one figure set; what lies beside the path stays the same object. */
+function withFigure<T extends object>(branch: T, [name = '', ...rest]: readonly string[], value: number): T {
+  const copy: object = Array.isArray(branch) ? [...(branch as readonly unknown[])] : { ...branch };
+  const below: unknown = Reflect.get(copy, name);
+  Reflect.set(copy, name, isBranch(below) ? withFigure(below, rest, value) : value);
+  return copy as T;
 }
 
 function unknownRow(path: string): RuleError {
@@ -47,6 +59,7 @@ const IN_ORDER: readonly (readonly [RulePath, RulePath])[] = [
   ['young.speechMixUnder', 'young.grownFrom'],
   ['young.speechMixTop', 'young.mixTop'],
   ['young.noGritUnder', 'young.grownFrom'],
+  ...RANGES_IN_ORDER,
 ];
 
 function checkOrder(rules: RuleTable): void {
@@ -73,15 +86,12 @@ function checkOrder(rules: RuleTable): void {
 export function changeRules(changes: RuleChanges, source: string, from: RuleTable = USUAL_RULES): RuleTable {
   const entries = Object.entries(changes);
   if (entries.length === 0) return from;
-  const groups: Record<string, Group> = {};
-  for (const [path, value] of entries) {
+  const figures = entries.reduce((table, [path, value]) => {
     checkFigure(path, value);
-    const [group = '', name = ''] = path.split('.');
-    const before = groups[group] ?? (from as unknown as Readonly<Record<string, Group>>)[group];
-    groups[group] = { ...before, [name]: value };
-  }
+    return withFigure(table, path.split('.'), value);
+  }, from);
   const changed = { ...from.changed, ...Object.fromEntries(entries.map(([path]) => [path, source])) };
-  const table: RuleTable = { ...from, ...groups, changed };
+  const table: RuleTable = { ...figures, changed };
   checkOrder(table);
   return table;
 }

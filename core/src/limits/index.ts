@@ -1,4 +1,5 @@
 export { changeRules, ruleFigure, type RuleChanges } from './change-rules.ts';
+export { RANGE_NAMES, RANGE_ROWS } from './range-rows.ts';
 export { replayLedger } from './ledger.ts';
 export { resolveLimits } from './resolve-limits.ts';
 export { RULE_ROWS, type RuleRow, type RuleUnit } from './rule-rows.data.ts';

@@ -6,7 +6,7 @@ import { ageTopOf } from './young.ts';
 /** 9. A changing voice works in the middle of its stage. */
 export const changing: Rule = (ledger, { context, rules }) => {
   if (context.voice.type !== 'changing') return ledger;
-  const { low, high } = referenceOf(context.voice).comfortable;
+  const { low, high } = referenceOf(context.voice, rules.ranges).comfortable;
   const { pastMiddle } = rules.changing;
   const line = lineOf('changing', 'middle of this stage of the change', rules, 'changing.pastMiddle');
   return cap(cap(ledger, 'floor', low - pastMiddle, line), 'ceiling', high + pastMiddle, line);

@@ -1,4 +1,13 @@
-import type { AdultType, Condition, Occasion, Register, Style, Voice } from '../voice/index.ts';
+import type {
+  AdultType,
+  Condition,
+  Occasion,
+  ReferenceName,
+  ReferenceTable,
+  Register,
+  Style,
+  Voice,
+} from '../voice/index.ts';
 
 /** Stages of a warm-up, in the order they are sung. */
 export const STAGES = [
@@ -49,6 +58,8 @@ export interface RuleTable {
   >;
   readonly changing: { readonly pastMiddle: number };
   readonly older: { readonly from: number; readonly tempoShare: number };
+  /** What a voice starts from before anything was measured, and the caps of the young. */
+  readonly ranges: ReferenceTable;
 }
 
 type Figures<T> = {
@@ -56,7 +67,11 @@ type Figures<T> = {
 }[keyof T & string];
 
 /** The address of one figure in the rule table, such as `condition.tired`. */
-export type RulePath = Figures<Omit<RuleTable, 'source' | 'changed'>>;
+export type RulePath = Figures<Omit<RuleTable, 'source' | 'changed' | 'ranges'>> | RangePath;
+
+/** The address of one figure of the reference ranges, such as `ranges.tenor.usual.high`. */
+export type RangePath =
+  `ranges.${ReferenceName}.${'usual.low' | 'usual.high' | 'comfortable.low' | 'comfortable.high' | 'bridges.0' | 'bridges.1'}`;
 
 export type RuleName =
   | 'base'

@@ -1,5 +1,5 @@
 // Source: usual teaching reference, schools differ. Semitones, MIDI notes, hours, years; a teacher can change every figure.
-import { BELT_CEILINGS } from '../voice/index.ts';
+import { BELT_CEILINGS, REFERENCE_RANGES } from '../voice/index.ts';
 import type { RuleTable } from './limits.types.ts';
 
 export const USUAL_RULES: RuleTable = {
@@ -35,4 +35,5 @@ export const USUAL_RULES: RuleTable = {
   },
   changing: { pastMiddle: 0 },
   older: { from: 65, tempoShare: 0.9 },
+  ranges: REFERENCE_RANGES,
 };

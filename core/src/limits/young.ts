@@ -16,11 +16,14 @@ export function ageFor({ type, age }: Singer): number {
 export function ageTopOf(voice: Singer, rules: RuleTable): { readonly note: number; readonly label: string } | null {
   const age = ageFor(voice);
   if (voice.type === 'changing')
-    return { note: referenceOf(voice).usual.high, label: 'top of this stage of the change' };
+    return { note: referenceOf(voice, rules.ranges).usual.high, label: 'top of this stage of the change' };
   if (age >= rules.young.grownFrom) return null;
   if (age < rules.young.teenFrom)
-    return { note: referenceOf({ type: 'treble', age }).usual.high, label: `cap for the age of ${String(age)}` };
-  return { note: referenceOf(voice).usual.high, label: 'cap for a teenager' };
+    return {
+      note: referenceOf({ type: 'treble', age }, rules.ranges).usual.high,
+      label: `cap for the age of ${String(age)}`,
+    };
+  return { note: referenceOf(voice, rules.ranges).usual.high, label: 'cap for a teenager' };
 }
 
 interface BeltTop {

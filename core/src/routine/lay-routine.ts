@@ -1,3 +1,4 @@
+import { referenceOf } from '../voice/index.ts';
 import { layStep } from './lay-step.ts';
 import type { LaidRoutine, LaidStep, RoutineContext, RoutineStep } from './routine.types.ts';
 
@@ -26,6 +27,7 @@ export function layRoutine(steps: readonly RoutineStep[], context: RoutineContex
   const lows = laid.flatMap(({ lowest }) => lowest ?? []);
   const highs = laid.flatMap(({ highest }) => highest ?? []);
   return {
+    reference: referenceOf(context.voice, context.rules?.ranges),
     steps: laid,
     seconds: clock,
     voicedSeconds: laid.reduce((sum, { voicedSeconds }) => sum + voicedSeconds, 0),

@@ -2,7 +2,7 @@ import type { Ladder, LadderInput, Siren, StartProposal, Travel } from '../ladde
 import type { LimitContext, Limits, RuleTable } from '../limits/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Exercise } from '../shelf/index.ts';
-import type { Condition, Occasion, VoiceFile } from '../voice/index.ts';
+import type { Condition, Occasion, ReferenceRange, VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.ts';
 
 /** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
@@ -108,6 +108,8 @@ export interface LaidStep {
 }
 
 export interface LaidRoutine {
+  /** What the voice starts from before it is measured, by the rules of this student. */
+  readonly reference: ReferenceRange;
   readonly steps: readonly LaidStep[];
   readonly seconds: number;
   readonly voicedSeconds: number;

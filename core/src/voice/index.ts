@@ -3,9 +3,16 @@ export { beltEvidence, type BeltEvidence, type BeltKey } from './belt-evidence.t
 export { dayHints, type DayHint } from './day-hints.ts';
 export { daysBetween } from './days.ts';
 export { changeLikely, checkDueInDays, typesNear } from './range-checks.ts';
-export { isAdultType, isYoungVoice, referenceOf } from './reference.ts';
+export { isAdultType, isYoungVoice, referenceNameOf, referenceOf } from './reference.ts';
 export { checkVoiceFile, neverSounded, voiceOf } from './voice-file.ts';
-export { BELT_CEILINGS, type AdultType, type ReferenceRange } from './reference-ranges.data.ts';
+export {
+  BELT_CEILINGS,
+  REFERENCE_RANGES,
+  type AdultType,
+  type ReferenceName,
+  type ReferenceRange,
+  type ReferenceTable,
+} from './reference-ranges.data.ts';
 export {
   CHANGING_STAGES,
   STYLES,

@@ -1,5 +1,5 @@
 import { daysBetween } from './days.ts';
-import { ADULT_RANGES, type AdultType } from './reference-ranges.data.ts';
+import { BELT_CEILINGS, REFERENCE_RANGES, type AdultType, type ReferenceTable } from './reference-ranges.data.ts';
 import { isYoungVoice } from './reference.ts';
 import type { MeasuredRange, PitchRange, Voice } from './voice.types.ts';
 
@@ -49,11 +49,11 @@ export function checkDueInDays(
  * Grown-up voice types whose usual comfortable range lies nearest to what was measured, nearest first. An offer only:
  * a voice type is a label the student is happy with.
  */
-export function typesNear(measured: PitchRange): readonly AdultType[] {
+export function typesNear(measured: PitchRange, table: ReferenceTable = REFERENCE_RANGES): readonly AdultType[] {
   const away = (type: AdultType): number => {
-    const { comfortable } = ADULT_RANGES[type];
+    const { comfortable } = table[type];
     return Math.abs(comfortable.low - measured.low) + Math.abs(comfortable.high - measured.high);
   };
-  const types = Object.keys(ADULT_RANGES) as AdultType[];
+  const types = Object.keys(BELT_CEILINGS) as AdultType[];
   return types.sort((a, b) => away(a) - away(b)).slice(0, 3);
 }

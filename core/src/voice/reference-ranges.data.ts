@@ -18,7 +18,8 @@ function row(usual: [number, number], comfortable: [number, number], bridges: nu
   };
 }
 
-export const ADULT_RANGES: Readonly<Record<AdultType, ReferenceRange>> = {
+/** Rows of the table: adult types, trebles by the highest age of the row, changing voices by stage (whole range, middle). */
+const ROWS = {
   soprano: row([60, 84], [62, 77], [63, 78]),
   'mezzo-soprano': row([57, 81], [59, 74], [64, 77]),
   contralto: row([53, 77], [55, 72], [65, 74]),
@@ -27,18 +28,9 @@ export const ADULT_RANGES: Readonly<Record<AdultType, ReferenceRange>> = {
   baritone: row([45, 67], [47, 62], [59, 64]),
   'bass-baritone': row([41, 65], [45, 60], [57, 62]),
   bass: row([40, 64], [43, 59], [56, 61]),
-};
-
-/** Trebles by the highest age of the row; a treble without an age counts as 7–9, 13 and over as 10–12. */
-export const TREBLE_RANGES: readonly (ReferenceRange & { readonly toAge: number })[] = [
-  { toAge: 6, ...row([60, 69], [62, 69], []) },
-  { toAge: 9, ...row([58, 74], [60, 69], [65]) },
-  { toAge: Infinity, ...row([57, 77], [59, 74], [65, 74]) },
-];
-export const TREBLE_AGE_UNKNOWN = 9;
-
-/** Changing voices: the whole range of the stage, and its middle as the comfortable default. */
-export const CHANGING_RANGES: Readonly<Record<ChangingStage, ReferenceRange>> = {
+  'treble to 6': row([60, 69], [62, 69], []),
+  'treble to 9': row([58, 74], [60, 69], [65]),
+  'treble to 12': row([57, 77], [59, 74], [65, 74]),
   first: row([56, 72], [59, 67], []),
   second: row([53, 69], [56, 65], []),
   third: row([50, 66], [54, 62], []),
@@ -47,7 +39,20 @@ export const CHANGING_RANGES: Readonly<Record<ChangingStage, ReferenceRange>> = 
   early: row([57, 79], [62, 74], []),
   peak: row([57, 77], [59, 72], [67]),
   'young-adult': row([57, 81], [59, 76], []),
-};
+} satisfies Record<AdultType | ChangingStage | `treble to ${string}`, ReferenceRange>;
+
+export type ReferenceName = keyof typeof ROWS;
+export type ReferenceTable = Readonly<Record<ReferenceName, ReferenceRange>>;
+
+export const REFERENCE_RANGES: ReferenceTable = ROWS;
+
+/** A treble without an age counts as 7–9, 13 and over as 10–12. */
+export const TREBLES: readonly { readonly toAge: number; readonly name: ReferenceName }[] = [
+  { toAge: 6, name: 'treble to 6' },
+  { toAge: 9, name: 'treble to 9' },
+  { toAge: Infinity, name: 'treble to 12' },
+];
+export const TREBLE_AGE_UNKNOWN = 9;
 export const CHANGING_STAGE_UNKNOWN: ChangingStage = 'second';
 
 /** Highest chest-led note by default, and with shown ease. */

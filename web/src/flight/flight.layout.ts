@@ -155,7 +155,7 @@ function labelsOf(routine: LaidRoutine, x: X): FlightLabel[] {
 /** Only the notes that mean something; of two that would touch, the one that matters more. */
 function pitchLabelsOf(voice: VoiceFile, routine: LaidRoutine, scale: PitchScale): PitchLabel[] {
   const limits = todaysLimits(routine);
-  const span = voiceSpan(voice);
+  const span = voiceSpan(voice, routine.reference);
   const wanted = [
     ...(limits ? [limits.ceiling, limits.floor].map((midi) => ({ midi, isLimit: true })) : []),
     ...[...voice.bridges.map(({ low }) => low), span.high, span.low, span.reachHigh, span.reachLow].map((midi) => ({
@@ -198,7 +198,7 @@ function ticksOf(minutes: number, x: X): FlightShapes['ticks'] {
 export function layFlight({ routine, voice, budgetSeconds, width, height }: FlightInput): FlightShapes {
   const right = width - 10;
   const ground = height - BELOW_GROUND;
-  const span = voiceSpan(voice);
+  const span = voiceSpan(voice, routine.reference);
   const minutes = Math.max(budgetSeconds, routine.seconds, 60) / 60;
   const x: X = (seconds) => LEFT + 26 + (seconds / (minutes * 60)) * (right - LEFT - 40);
   const scale = pitchScale(

@@ -1,5 +1,6 @@
 import {
   layRoutine,
+  referenceOf,
   resolveLimits,
   shippedExercises,
   voiceOf,
@@ -123,7 +124,7 @@ test('the ruler puts reach around comfortable around today, and its words apart'
     occasion: 'lesson',
     now: '',
   });
-  const { reach, comfortable, today, wordYs } = layRuler(VOICE, limits, 520);
+  const { reach, comfortable, today, wordYs } = layRuler(VOICE, referenceOf(VOICE), limits, 520);
   expect(reach.top < comfortable.top && comfortable.top < today.top).toBe(true);
   expect(reach.bottom > comfortable.bottom && comfortable.bottom > today.bottom).toBe(true);
   const sorted = [...wordYs].sort((a, b) => a - b);

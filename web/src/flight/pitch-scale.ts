@@ -1,4 +1,4 @@
-import { referenceOf, type LaidRoutine, type LaidStep, type Limits, type VoiceFile } from '@soft-lark/core';
+import type { LaidRoutine, LaidStep, Limits, ReferenceRange, VoiceFile } from '@soft-lark/core';
 
 /** Pitches a picture has to hold, and how they turn into heights. */
 export interface PitchScale {
@@ -13,14 +13,15 @@ export function pitchScale(low: number, high: number, top: number, bottom: numbe
 }
 
 /** The zones of a voice on one scale: what is comfortable, what can be reached. */
-export function voiceSpan(voice: VoiceFile): {
+export function voiceSpan(
+  { measured }: VoiceFile,
+  { comfortable, usual }: ReferenceRange,
+): {
   readonly low: number;
   readonly high: number;
   readonly reachLow: number;
   readonly reachHigh: number;
 } {
-  const { comfortable, usual } = referenceOf(voice);
-  const { measured } = voice;
   if (!measured) return { low: comfortable.low, high: comfortable.high, reachLow: usual.low, reachHigh: usual.high };
   const { low, high, reachLow = low, reachHigh = high } = measured;
   return { low, high, reachLow, reachHigh };

@@ -19,6 +19,9 @@ export class MidiError extends Error {
   }
 }
 
+/** The library closes in its own time; opening it meanwhile would find it half shut. */
+let closing: Promise<unknown> = Promise.resolve();
+
 /**
  * Listens to every MIDI keyboard there is.
  *
@@ -28,6 +31,7 @@ export class MidiError extends Error {
  */
 export async function startMidiKeys(onNote: (midi: number) => void, onGone: () => void): Promise<MidiKeys> {
   if (!('requestMIDIAccess' in navigator)) throw new MidiError('NOT_HERE');
+  await closing;
   try {
     await WebMidi.enable();
   } catch {
@@ -46,7 +50,8 @@ export async function startMidiKeys(onNote: (midi: number) => void, onGone: () =
   return {
     names: inputs.map(({ name }) => name),
     stop: () => {
-      void WebMidi.disable();
+      WebMidi.removeListener('disconnected', onGone);
+      closing = WebMidi.disable();
     },
   };
 }

@@ -8,6 +8,8 @@ export const check = {
   keepSound: 'Keep the sound here, 30 days',
   noConsent: 'No sound is kept: a guardian’s consent is not on file',
   singer: 'Which simulated singer',
+  plugIn: 'Plug in a simulated keyboard',
+  pullOut: 'Pull the keyboard out',
   singers: {
     steady: 'steady',
     cracking: 'cracks at the bridge',

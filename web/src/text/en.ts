@@ -247,6 +247,7 @@ export const en = {
     recordingsHint: 'Kept because you chose so; each goes by itself after {{count}} days.',
     dropRecording: 'Delete the recording of {{when}}',
     rulesTitle: 'Rules for this student',
+    rangeTitle: 'The reference this voice starts from',
     approachTitle: 'Approach for this student',
     save: 'Save',
     saved: 'Saved',

@@ -13,6 +13,7 @@ import { useEffect, useReducer, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useParams } from 'react-router';
 import { studentTodayQuery, type Student } from '../../api/students.queries.ts';
+import { plugInSimulatedMidi, type SimulatedMidi } from '../../listening/simulated-midi.ts';
 import { useTakeInHand } from '../../shell/student-in-hand.ts';
 import { loadPiano, playPiano, wakePiano } from '../../sound/piano.ts';
 import { Failure } from '../../ui/failure.tsx';
@@ -44,6 +45,23 @@ function reduce(state: ReturnType<typeof startCheck>, action: CheckAction | { re
   return action.type === 'afresh' ? startCheck() : conductCheck(state, action);
 }
 
+interface Keyboards {
+  /** How many were plugged in so far. */
+  readonly plugged: number;
+  readonly simulated: SimulatedMidi | null;
+}
+
+/** The simulated MIDI keyboard, once somebody wants one. */
+function useKeyboards(): readonly [Keyboards, () => void] {
+  const [keyboards, setKeyboards] = useState<Keyboards>({ plugged: 0, simulated: null });
+  return [
+    keyboards,
+    () => {
+      setKeyboards({ plugged: keyboards.plugged + 1, simulated: plugInSimulatedMidi() });
+    },
+  ];
+}
+
 function Check({ student }: { readonly student: Student }): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
@@ -55,11 +73,13 @@ function Check({ student }: { readonly student: Student }): ReactElement {
       playPiano([{ midi, startSeconds: 0, ...CUE }]);
     });
   };
+  const [keyboards, plugIn] = useKeyboards();
   const [isKept, setKept] = useState(false);
   const mayKeep = !isYoungVoice(student.voice) || student.voice.consentOn !== undefined;
   const hearing = useHearing({
     way: state.phase === 'review' ? 'keys' : way,
     singer,
+    keyboards: keyboards.plugged,
     state,
     act,
     keepsSoundOf: isKept && mayKeep ? student.id : null,
@@ -130,6 +150,11 @@ function Check({ student }: { readonly student: Student }): ReactElement {
       {hearing.trouble && (
         <p className={classes['trouble']} role="alert">
           {t(`check.trouble.${hearing.trouble}`)}
+          {hearing.trouble.startsWith('MIDI_') && (
+            <Button size="compact-md" ml="sm" onClick={plugIn}>
+              {t('check.plugIn')}
+            </Button>
+          )}
         </p>
       )}
       {hearing.notice && (
@@ -176,6 +201,14 @@ function Check({ student }: { readonly student: Student }): ReactElement {
                   act(phase === 'speaking' ? { type: 'speaking', midi } : { type: 'held', midi });
                 }}
               />
+            )}
+            {way === 'midi' && hearing.isOn && keyboards.simulated && (
+              <>
+                <CheckKeys target={target} onNote={keyboards.simulated.press} />
+                <Button mt="sm" onClick={keyboards.simulated.pullOut}>
+                  {t('check.pullOut')}
+                </Button>
+              </>
             )}
             {phase !== 'speaking' && <CheckActs state={state} act={act} canTake={way !== 'simulated'} />}
           </div>

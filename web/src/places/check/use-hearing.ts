@@ -31,6 +31,8 @@ interface Found {
 interface HearingInput {
   readonly way: Way | null;
   readonly singer: SingerName;
+  /** Counts the keyboards that were plugged in by hand: another one is listened to afresh. */
+  readonly keyboards: number;
   readonly state: CheckState;
   readonly act: (action: CheckAction) => void;
   /** The student whose sound is kept on this device; null, the usual, keeps none. */
@@ -47,8 +49,8 @@ const CHECK_EVERY_MS = 150;
 const SEED = 11;
 
 /** Asks for one note after the other and hears what comes: microphone, simulated singer or MIDI keyboard. */
-export function useHearing({ way, singer, state, act, keepsSoundOf, playCue }: HearingInput): HearingState {
-  const source = `${way ?? ''}/${singer}/${keepsSoundOf ?? ''}`;
+export function useHearing({ way, singer, keyboards, state, act, keepsSoundOf, playCue }: HearingInput): HearingState {
+  const source = `${way ?? ''}/${singer}/${String(keyboards)}/${keepsSoundOf ?? ''}`;
   const [found, setFound] = useState<Found>({ source: '', isOn: false, trouble: null });
   const { isOn, trouble } = found.source === source ? found : { isOn: false, trouble: null };
   const queries = useQueryClient();

@@ -10,6 +10,7 @@ import { changeStudio, studioQuery, type Studio } from '../../api/studio.queries
 import { ApproachEditor } from '../../ui/approach-editor.tsx';
 import { Failure } from '../../ui/failure.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
+import { RangeEditor } from '../../ui/range-editor.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { AccountSettings } from './account-settings.tsx';
@@ -101,6 +102,17 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Ex
         <>
           <p className={classes['hint']}>{t('settings.rulesHint')}</p>
           <RuleEditor
+            changes={edited.rules}
+            below={USUAL_RULES}
+            onChange={(rules) => {
+              setEdited({ ...edited, rules: { ...rules } });
+            }}
+          />
+          <Title order={2} fz={21}>
+            {t('settings.rangesTitle')}
+          </Title>
+          <p className={classes['hint']}>{t('settings.rangesHint')}</p>
+          <RangeEditor
             changes={edited.rules}
             below={USUAL_RULES}
             onChange={(rules) => {

@@ -1,4 +1,4 @@
-import { neverSounded, referenceOf, writeNote, type Limits, type VoiceFile } from '@soft-lark/core';
+import { neverSounded, writeNote, type Limits, type ReferenceRange, type VoiceFile } from '@soft-lark/core';
 import { pitchScale, voiceSpan } from '../../flight/pitch-scale.ts';
 
 export interface Bar {
@@ -41,9 +41,8 @@ export function apart(ys: readonly number[], gap: number): readonly number[] {
 }
 
 /** Lays reference, measured range, reach and today's limits out on one pitch scale. */
-export function layRuler(voice: VoiceFile, limits: Limits, height: number): RulerShapes {
-  const reference = referenceOf(voice);
-  const span = voiceSpan(voice);
+export function layRuler(voice: VoiceFile, reference: ReferenceRange, limits: Limits, height: number): RulerShapes {
+  const span = voiceSpan(voice, reference);
   const zones = neverSounded(voice);
   const hard = [
     { note: voice.hardFloor, side: 'floor' as const },

@@ -1,4 +1,4 @@
-import { writeNote, type Limits, type VoiceFile } from '@soft-lark/core';
+import { writeNote, type Limits, type ReferenceRange, type VoiceFile } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { voiceSpan } from '../../flight/pitch-scale.ts';
@@ -28,11 +28,17 @@ function Column({ bar, x, look }: { readonly bar: Bar; readonly x: number; reado
   );
 }
 
+interface RangeRulerProps {
+  readonly voice: VoiceFile;
+  readonly reference: ReferenceRange;
+  readonly limits: Limits;
+}
+
 /** Reference, measured range, reach and today's limits of a voice, side by side on one pitch scale. */
-export function RangeRuler({ voice, limits }: { readonly voice: VoiceFile; readonly limits: Limits }): ReactElement {
+export function RangeRuler({ voice, reference, limits }: RangeRulerProps): ReactElement {
   const { t } = useTranslation();
-  const shapes = layRuler(voice, limits, HEIGHT);
-  const span = voiceSpan(voice);
+  const shapes = layRuler(voice, reference, limits, HEIGHT);
+  const span = voiceSpan(voice, reference);
   const date = voice.measured ? shortDayText(voice.measured.date) : t('students.ruler.estimate');
   const words = [
     ...shapes.bridges.map(({ y, low, high }) => ({

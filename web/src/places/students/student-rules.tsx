@@ -1,6 +1,6 @@
 import { Button, Group, Stack, Title } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { changeRules } from '@soft-lark/core';
+import { changeRules, referenceNameOf } from '@soft-lark/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -11,6 +11,7 @@ import { dropRecording, recordingsOf } from '../../listening/recordings.ts';
 import { ApproachEditor } from '../../ui/approach-editor.tsx';
 import { ConfirmDelete } from '../../ui/confirm-delete.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
+import { RangeEditor } from '../../ui/range-editor.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
 
 function DeleteStudent({ student }: { readonly student: Student }): ReactElement {
@@ -64,6 +65,7 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
     },
     onError: () => void queries.invalidateQueries({ queryKey: studentTodayQuery(student.id).queryKey }),
   });
+  const studioRules = changeRules(studio?.rules ?? {}, t('settings.theStudio'));
   const isChanged = approach !== student.voice.approach || rules !== student.voice.rules;
   return (
     <Stack gap="lg" pt="sm">
@@ -82,7 +84,18 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
       </Title>
       <RuleEditor
         changes={rules}
-        below={changeRules(studio?.rules ?? {}, t('settings.theStudio'))}
+        below={studioRules}
+        onChange={(changes) => {
+          setRules({ ...changes });
+        }}
+      />
+      <Title order={2} fz={21}>
+        {t('students.rangeTitle')}
+      </Title>
+      <RangeEditor
+        names={[referenceNameOf(student.voice)]}
+        changes={rules}
+        below={studioRules}
         onChange={(changes) => {
           setRules({ ...changes });
         }}

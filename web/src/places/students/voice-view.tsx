@@ -1,4 +1,12 @@
-import { beltTopOf, isTooYoungForBelt, resolveLimits, voiceOf, writeNote, type LimitContext } from '@soft-lark/core';
+import {
+  beltTopOf,
+  isTooYoungForBelt,
+  referenceOf,
+  resolveLimits,
+  voiceOf,
+  writeNote,
+  type LimitContext,
+} from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement, ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -51,7 +59,11 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
   const { measured } = voice;
   return (
     <div className={classes['voice']}>
-      <RangeRuler voice={isShared ? { ...voice, avoid: [] } : voice} limits={limits} />
+      <RangeRuler
+        voice={isShared ? { ...voice, avoid: [] } : voice}
+        reference={referenceOf(voice, rules.ranges)}
+        limits={limits}
+      />
       <div>
         <section className={classes['block']}>
           <h2>{t('students.today')}</h2>
