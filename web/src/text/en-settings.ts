@@ -18,12 +18,12 @@ export const settings = {
     voice: 'Voice',
     back: 'Back to the reference',
     parts: {
-      'usual.low': 'Lowest usual',
-      'usual.high': 'Highest usual',
-      'comfortable.low': 'Lowest comfortable',
-      'comfortable.high': 'Highest comfortable',
-      'bridges.0': 'First bridge',
-      'bridges.1': 'Second bridge',
+      lowestUsual: 'Lowest usual',
+      lowest: 'Lowest comfortable',
+      firstBridge: 'First bridge',
+      secondBridge: 'Second bridge',
+      highest: 'Highest comfortable',
+      highestUsual: 'Highest usual',
     },
     names: {
       soprano: 'soprano',

@@ -13,7 +13,14 @@ import { useTranslation } from 'react-i18next';
 import { NoteField } from './note-field.tsx';
 import classes from './ui.module.css';
 
-const PARTS = ['usual.low', 'comfortable.low', 'bridges.0', 'bridges.1', 'comfortable.high', 'usual.high'] as const;
+const PARTS = [
+  { part: 'usual.low', word: 'lowestUsual' },
+  { part: 'comfortable.low', word: 'lowest' },
+  { part: 'bridges.0', word: 'firstBridge' },
+  { part: 'bridges.1', word: 'secondBridge' },
+  { part: 'comfortable.high', word: 'highest' },
+  { part: 'usual.high', word: 'highestUsual' },
+] as const;
 
 interface RangeEditorProps {
   /** Figures set here, over the table below; rows of other tables stay as they are. */
@@ -37,8 +44,8 @@ export function RangeEditor({ changes, below, onChange, names = RANGE_NAMES }: R
       <Table.Thead>
         <Table.Tr>
           <Table.Th>{t('settings.ranges.voice')}</Table.Th>
-          {PARTS.map((part) => (
-            <Table.Th key={part}>{t(`settings.ranges.parts.${part}`, { keySeparator: '/' })}</Table.Th>
+          {PARTS.map(({ part, word }) => (
+            <Table.Th key={part}>{t(`settings.ranges.parts.${word}`)}</Table.Th>
           ))}
           <Table.Th />
         </Table.Tr>
@@ -50,7 +57,7 @@ export function RangeEditor({ changes, below, onChange, names = RANGE_NAMES }: R
           return (
             <Table.Tr key={name} data-own={isOwn}>
               <Table.Td>{t(`settings.ranges.names.${name}`)}</Table.Td>
-              {PARTS.map((part) => {
+              {PARTS.map(({ part }) => {
                 const row = rows.find(({ path }) => path.endsWith(part));
                 return (
                   <Table.Td key={part}>
