@@ -8,12 +8,25 @@ const seconds = z.number().positive().max(900);
 const words = z.string().min(2).max(240);
 const modes = Object.keys(MODES) as [Mode, ...Mode[]];
 
-const OBSTACLES = ['cannot-trill', 'no-straw', 'thin-walls', 'seated', 'video-call', 'in-the-car', 'sore-lip'] as const;
+/** What can stand in the way of an exercise. */
+export const OBSTACLES = [
+  'cannot-trill',
+  'no-straw',
+  'thin-walls',
+  'seated',
+  'video-call',
+  'in-the-car',
+  'sore-lip',
+] as const;
 const placement = z.discriminatedUnion('rule', [
   z.strictObject({ rule: z.literal('low-anchor'), semitones: z.int().min(0).max(24).default(3) }),
   z.strictObject({ rule: z.literal('high-anchor'), semitones: z.int().min(0).max(24).default(2) }),
   z.strictObject({ rule: z.literal('bridge-anchor'), semitones: z.int().min(-12).max(12).default(2) }),
   z.strictObject({ rule: z.literal('speaking-pitch') }),
+  z.strictObject({
+    rule: z.literal('absolute'),
+    notes: z.partialRecord(z.enum(VOICE_TYPES), z.int().min(24).max(96)),
+  }),
 ]);
 
 const mark = z.strictObject({
@@ -27,6 +40,13 @@ const patternWork = z.strictObject({
   pattern: z.string().min(1),
   mode: z.enum(modes).default('major'),
   syllables: z.string().min(1),
+  /** Other sets of syllables to choose from. */
+  syllableSets: z.array(z.string().min(1)).default([]),
+  /** Syllables that change with the height of the key. */
+  syllablesAt: z
+    .strictObject({ low: z.string().min(1), bridge: z.string().min(1), above: z.string().min(1) })
+    .partial()
+    .default({}),
   marks: z.array(mark).default([]),
   /** Beats per minute. */
   tempo: z
@@ -127,6 +147,18 @@ export const exerciseSchema = z.strictObject({
   cautions: z.array(words).default([]),
   /** Cautions on file that leave it out. */
   notWith: z.array(z.enum(CAUTIONS)).default([]),
+  /** Ways in which one key is sung before moving on, in order, such as breathy, then clear. */
+  manners: z.array(words).default([]),
+  /** How the student finds out alone, and what right feels like. */
+  senseCheck: z.strictObject({ by: z.enum(['hand', 'ear', 'eye']), text: words }).optional(),
+  /** Steps it is learnt in over weeks; the rules for passing and going back are `LEARNING_RULES`. */
+  learnt: z.array(z.strictObject({ name: words, text: words })).default([]),
+  /** Of occluded work: 1 a hum … 4 a narrow straw. */
+  resistance: z.int().min(1).max(4).optional(),
+  /** The teacher opts in before it is ever drafted: breath holds, grit. */
+  optIn: z.boolean().default(false),
+  /** The shipped exercise it was copied from. */
+  copyOf: z.string().optional(),
 });
 
 /** An exercise as it is written in a data file; what is left out takes its usual value. */

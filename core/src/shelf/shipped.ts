@@ -1,10 +1,27 @@
 import { exerciseSchema, type Exercise, type WrittenExercise } from './exercise.schema.ts';
+import { AGILITY_AND_TONE } from './exercises/agility-and-tone.data.ts';
 import { BODY_AND_BREATH } from './exercises/body-and-breath.data.ts';
+import { BODY_AND_QUICK_BREATH } from './exercises/body-and-quick-breath.data.ts';
 import { MIDDLE } from './exercises/middle.data.ts';
 import { OCCLUDED_AND_COOL } from './exercises/occluded-and-cool.data.ts';
+import { REGISTERS_AND_RANGE } from './exercises/registers-and-range.data.ts';
+import { RELEASE_AND_OCCLUDED } from './exercises/release-and-occluded.data.ts';
+import { RESONANCE_AND_ONSET } from './exercises/resonance-and-onset.data.ts';
 import { WIDE_AND_STYLED } from './exercises/wide-and-styled.data.ts';
+import { WORDS_AND_STYLE } from './exercises/words-and-style.data.ts';
 
-const WRITTEN: readonly WrittenExercise[] = [...BODY_AND_BREATH, ...OCCLUDED_AND_COOL, ...MIDDLE, ...WIDE_AND_STYLED];
+const WRITTEN: readonly WrittenExercise[] = [
+  ...BODY_AND_BREATH,
+  ...BODY_AND_QUICK_BREATH,
+  ...OCCLUDED_AND_COOL,
+  ...RELEASE_AND_OCCLUDED,
+  ...MIDDLE,
+  ...RESONANCE_AND_ONSET,
+  ...REGISTERS_AND_RANGE,
+  ...WIDE_AND_STYLED,
+  ...AGILITY_AND_TONE,
+  ...WORDS_AND_STYLE,
+];
 
 /**
  * The exercises that ship, every field filled in.

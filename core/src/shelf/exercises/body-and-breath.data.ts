@@ -226,6 +226,11 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     stage: 'release',
     load: 1,
     goals: ['release-jaw'],
+    learnt: [
+      { name: 'With a hand as monitor', text: 'Fingertips at the hinge feel the jaw rest.' },
+      { name: 'Without', text: 'The jaw rests by itself.' },
+      { name: 'With the next exercise', text: 'The next exercise keeps the resting jaw.' },
+    ],
     why: 'The vowels change while the jaw rests, so the tongue learns to do its own work.',
     work: {
       kind: 'pattern',

@@ -12,6 +12,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     stage: 'occluded',
     load: 1,
     goals: ['balance'],
+    resistance: 2,
     why: 'The trill gives the folds a cushion of air to wake up on.',
     work: {
       kind: 'siren',
@@ -52,6 +53,14 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     stage: 'occluded',
     load: 1,
     goals: ['balance'],
+    learnt: [
+      { name: 'Moist lips', text: 'Lips moist and closed, air through them.' },
+      { name: 'Fingertips at the corners', text: 'Fingertips lift the cheeks a little.' },
+      { name: 'Without pitch', text: 'Only the flutter, ten seconds.' },
+      { name: 'On one note', text: 'The flutter on an easy note.' },
+      { name: 'On five', text: 'The flutter carries the tune.' },
+    ],
+    resistance: 2,
     why: 'Easy air, no weight: it wakes the voice after a long night.',
     work: { kind: 'pattern', pattern: '1 2 3 4 5 4 3 2 1:2', syllables: 'brr', tempo: { usual: 92 } },
     cues: [
@@ -89,6 +98,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     goals: ['balance'],
     noise: 'quiet',
     kit: ['straw'],
+    resistance: 4,
     why: 'The straw balances the breath, so that the top costs nothing.',
     work: {
       kind: 'siren',
@@ -136,6 +146,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     goals: ['ease'],
     noise: 'quiet',
     kit: ['straw'],
+    resistance: 4,
     why: 'Coming down through the straw lets a heavy voice settle first.',
     work: {
       kind: 'pattern',
@@ -173,6 +184,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     stage: 'occluded',
     load: 1,
     goals: ['support'],
+    resistance: 2,
     why: 'A buzz needs steady air, and tells at once when it is not.',
     work: { kind: 'pattern', pattern: '1 2 3 4 5 4 3 2 1:2', syllables: 'z', tempo: { usual: 88 } },
     cues: [
@@ -202,6 +214,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     load: 1,
     goals: ['bridge'],
     noise: 'quiet',
+    resistance: 1,
     why: 'A hum with room inside finds the way over the bridge without a plan.',
     work: {
       kind: 'siren',

@@ -1,0 +1,25 @@
+import type { WrittenExercise } from '../exercise.schema.ts';
+
+type WrittenCue = WrittenExercise['cues'][number];
+type WrittenWatch = WrittenExercise['watchFor'][number];
+type WrittenRemedy = WrittenWatch['remedies'][number];
+
+/** Short forms for the data files: a general cue is its text alone. */
+export function say(...cues: readonly (string | WrittenCue)[]): WrittenCue[] {
+  return cues.map((cue) => (typeof cue === 'string' ? { text: cue } : cue));
+}
+
+/** Something to watch for, its likely causes parted by semicolons, and the remedies in their order. */
+export function watch(seen: string, causes: string, ...remedies: readonly WrittenRemedy[]): WrittenWatch {
+  return { seen, causes: causes.split('; '), remedies: [...remedies] };
+}
+
+const remedy =
+  (kind: WrittenRemedy['kind']) =>
+  (text: string): WrittenRemedy => ({ kind, text });
+
+export const tell = remedy('cue');
+export const tempo = remedy('tempo');
+export const take = remedy('relative');
+export const lower = remedy('lower-key');
+export const rest = remedy('rest');
