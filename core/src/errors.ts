@@ -37,7 +37,8 @@ export type PatternErrorCode =
   | 'SPAN_TOO_WIDE'
   | 'BAD_SYLLABLES'
   | 'BAD_MARK'
-  | 'BAD_MODE';
+  | 'BAD_MODE'
+  | 'BAD_TEMPO';
 
 /** A pattern text that does not parse; `position` is the 0-based start of the offending token. */
 export class PatternError extends SoftLarkError {

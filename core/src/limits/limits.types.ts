@@ -57,7 +57,7 @@ export interface RuleTable {
     >
   >;
   readonly changing: { readonly pastMiddle: number };
-  readonly older: { readonly from: number; readonly tempoShare: number };
+  readonly older: { readonly from: number; readonly tempoShare: number; readonly firstSpan: number };
   /** What a voice starts from before anything was measured, and the caps of the young. */
   readonly ranges: ReferenceTable;
 }

@@ -68,5 +68,6 @@ export const RULE_ROWS: readonly RuleRow[] = [
   row('young.noGritUnder', 'years', 16, 21, 'No grit under'),
   row('changing.pastMiddle', 'semitones', 0, 3, 'Changing voice: past the middle of the stage by'),
   row('older.from', 'years', 50, 80, 'Older voice from'),
+  row('older.firstSpan', 'semitones', 4, 24, 'Older voice: first sung steps no wider than'),
   row('older.tempoShare', 'share', 0.6, 1, 'Older voice: share of the usual tempo'),
 ];

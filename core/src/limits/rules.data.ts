@@ -34,6 +34,6 @@ export const USUAL_RULES: RuleTable = {
     noGritUnder: 16,
   },
   changing: { pastMiddle: 0 },
-  older: { from: 65, tempoShare: 0.9 },
+  older: { from: 65, tempoShare: 0.9, firstSpan: 9 },
   ranges: REFERENCE_RANGES,
 };

@@ -2,6 +2,7 @@ export { formatPattern } from './format-pattern.ts';
 export { markPattern } from './mark-pattern.ts';
 export { MODES } from './modes.data.ts';
 export { narrowPattern } from './narrow-pattern.ts';
+export { practiceForms, type PracticeForm, type PracticeFormName } from './practice-forms.ts';
 export { parsePattern } from './parse-pattern.ts';
 export { spellSemitones } from './degree.ts';
 export {

@@ -1,10 +1,5 @@
-import { Note } from 'tonal';
-import { PitchError } from '../errors.ts';
-import { keyName, type KeySpelling } from './spelling.ts';
-
-const SCIENTIFIC = /^([a-gA-G])(#{1,2}|♯{1,2}|b{1,2}|♭{1,2}|♮)?(-?\d{1,2})$/;
-const LOWEST_MIDI = 0;
-const HIGHEST_MIDI = 127;
+import { nameNote, readNoteIn } from './note-schemes.ts';
+import type { KeySpelling } from './spelling.ts';
 
 /**
  * Reads a note in scientific naming; `#`/`♯`, `b`/`♭` and either case are taken.
@@ -15,18 +10,7 @@ const HIGHEST_MIDI = 127;
  * @example readNote('Bb3') // 58
  */
 export function readNote(text: string): number {
-  const match = SCIENTIFIC.exec(text.trim());
-  const [, letter = '', accidental = '', octave = ''] = match ?? [];
-  const plain = accidental.replaceAll('♯', '#').replaceAll('♭', 'b').replace('♮', '');
-  const midi = match ? Note.midi(letter.toUpperCase() + plain + octave) : null;
-  if (typeof midi !== 'number' || midi < LOWEST_MIDI || midi > HIGHEST_MIDI) {
-    throw new PitchError(
-      'BAD_NOTE_NAME',
-      `“${text.slice(0, 40)}” is not a note name.`,
-      'Write a letter, an accidental if there is one, and the octave: C4 is middle C, B♭3 the B flat below it.',
-    );
-  }
-  return midi;
+  return readNoteIn(text, { scheme: 'scientific' });
 }
 
 /**
@@ -38,8 +22,5 @@ export function readNote(text: string): number {
  * @example writeNote(70) // 'B♭4'
  */
 export function writeNote(midi: number, spelling: KeySpelling = 'usual'): string {
-  if (!Number.isInteger(midi)) {
-    throw new PitchError('BAD_MIDI', `${String(midi)} is not a whole pitch.`, 'Round it to a semitone first.');
-  }
-  return keyName(midi, spelling) + String(Math.floor(midi / 12) - 1);
+  return nameNote(midi, { scheme: 'scientific', spelling });
 }

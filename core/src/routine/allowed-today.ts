@@ -2,7 +2,7 @@ import { isTooYoungForBelt, mayHaveGrit, USUAL_RULES, type RuleTable } from '../
 import type { Exercise } from '../shelf/index.ts';
 import { voiceOf, type Caution, type Condition, type VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.ts';
-import type { StepProblem } from './routine.types.ts';
+import type { BreathHolds, StepProblem } from './routine.types.ts';
 
 /** House choice: gentle work strains nothing, so load one at most, and no middle or wider work. */
 const GENTLE_LOAD = 1;
@@ -18,6 +18,7 @@ export interface DayAllowance {
   readonly breathOff?: boolean;
   /** Breath holds stay off until the teacher turns them on again. */
   readonly holdsOff?: boolean;
+  readonly breathHolds?: BreathHolds;
   readonly rules?: RuleTable;
 }
 
@@ -95,6 +96,13 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
       code: 'HOLDS_OFF',
       message: `“${exercise.name}” holds the breath; after dizziness holds stay off.`,
       remedy: 'Turn holds on again in the voice file when you have decided so.',
+    };
+  }
+  if (exercise.optIn && isHold(exercise) && day.breathHolds !== 'timed') {
+    return {
+      code: 'HOLDS_NOT_CHOSEN',
+      message: `“${exercise.name}” holds the breath against a clock; the approach does not.`,
+      remedy: 'Choose timed holds in the approach of the studio or of this student, or leave it out.',
     };
   }
   if (isWithin(exercise, allowance)) return null;

@@ -1,4 +1,5 @@
 export { canGoHome, canTurnBack, conduct, currentKey, currentStep } from './conduct.ts';
+export { asTaught } from './as-taught.ts';
 export { leftOutToday, type DayAllowance } from './allowed-today.ts';
 export { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
 export {
@@ -28,6 +29,7 @@ export {
   type SungKey,
 } from './run.types.ts';
 export {
+  type BreathHolds,
   type LaidLadder,
   type LaidRoutine,
   type LaidSiren,

@@ -20,6 +20,7 @@ import type {
   StepProblem,
   StepSettings,
 } from './routine.types.ts';
+import { asTaught, openingPattern } from './as-taught.ts';
 import { leftOutToday } from './allowed-today.ts';
 import { turnedSiren, turnedWork } from './turn-by-condition.ts';
 
@@ -77,9 +78,15 @@ function tempoOf(work: PatternWork, settings: StepSettings, { voice, rules = USU
   return settings.tempo ?? Math.round(work.tempo.usual * (isOlder ? rules.older.tempoShare : 1));
 }
 
-function layLadder(written: PatternWork, settings: StepSettings, context: RoutineContext, limits: Limits): LaidLadder {
+function layLadder(
+  written: PatternWork,
+  settings: StepSettings,
+  context: RoutineContext,
+  limits: Limits,
+  sungSteps: number,
+): LaidLadder {
   const work = turnedWork(written, context);
-  const pattern = patternOfWork(work);
+  const pattern = openingPattern(patternOfWork(work), sungSteps, context);
   const voice = voiceOf(context.voice);
   const { floor, ceiling } = limits;
   const proposal = proposeStart({ pattern, floor, ceiling, placement: work.placement, voice });
@@ -174,7 +181,9 @@ function workOut(exercise: Exercise, settings: StepSettings, context: RoutineCon
   if (conflict) return { ...SILENT, limits, limitContext, problem: conflict };
   try {
     const laid =
-      work.kind === 'pattern' ? layLadder(work, settings, context, limits) : laySiren(work, settings, context, limits);
+      work.kind === 'pattern'
+        ? layLadder(work, settings, context, limits, sungSteps)
+        : laySiren(work, settings, context, limits);
     const { seconds, voicedSeconds, lowest, highest } = laid.kind === 'pattern' ? laid.ladder : laid.siren;
     const empty = lowest === null ? { problem: NO_KEY_LEFT } : {};
     return { laid, limits, limitContext, workSeconds: seconds, voicedSeconds, lowest, highest, ...empty };
@@ -198,11 +207,12 @@ const NO_KEY_LEFT: StepProblem = {
  */
 export function layStep(
   step: RoutineStep,
-  exercise: Exercise,
+  written: Exercise,
   context: RoutineContext,
   sungSteps: number,
   startsAt: number,
 ): LaidStep {
+  const exercise = asTaught(written, context);
   const isNew = !context.known.has(exercise.id);
   const { whenNew, whenKnown } = context.setUp ?? USUAL_SET_UP;
   const setUpSeconds = isNew ? whenNew : whenKnown;

@@ -33,6 +33,9 @@ export interface RoutineStep {
 /** The schools' answers on how a ladder travels. */
 export type TravelApproach = 'rise-and-home' | 'by-condition' | 'rise-only' | 'high-to-low';
 
+/** The schools' answers on holding the breath. */
+export type BreathHolds = 'off' | 'gentle' | 'timed';
+
 /** Seconds it takes to explain an exercise. */
 export interface SetUpTimes {
   readonly whenNew: number;
@@ -59,6 +62,8 @@ export interface RoutineContext {
   readonly holdsOff?: boolean;
   /** The studio's answer on travel; `rise-only` and `high-to-low` keep the day's condition from turning it. */
   readonly travelApproach?: TravelApproach;
+  /** The studio's answer on breath holds; left out they are off. */
+  readonly breathHolds?: BreathHolds;
   readonly now: string;
 }
 

@@ -164,6 +164,7 @@ export const exerciseSchema = z.strictObject({
 /** An exercise as it is written in a data file; what is left out takes its usual value. */
 export type WrittenExercise = z.input<typeof exerciseSchema>;
 export type Exercise = z.output<typeof exerciseSchema>;
+export type Obstacle = (typeof OBSTACLES)[number];
 export type Work = Exercise['work'];
 export type PatternWork = Extract<Work, { kind: 'pattern' }>;
 export type Cue = Exercise['cues'][number];

@@ -3,11 +3,15 @@ export { checkShelf } from './check-shelf.ts';
 export { cueFor, cuesOf, type Approach, type CuePlace } from './cue-for.ts';
 export {
   exerciseSchema,
+  OBSTACLES,
   type Cue,
   type Exercise,
+  type Obstacle,
   type PatternWork,
   type Work,
   type WrittenExercise,
 } from './exercise.schema.ts';
 export { isForVoice, patternOfWork } from './pattern-of.ts';
+export { LEARNING_RULES, OVERLAYS, type Overlay } from './learning.data.ts';
+export { isPossibleWith, relativeThatFits, substitutesFor, type Kept, type Substitute } from './relatives.ts';
 export { shippedExercises } from './shipped.ts';

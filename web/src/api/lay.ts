@@ -1,5 +1,6 @@
 import {
   changeRules,
+  type BreathHolds,
   type Allowance,
   type Exercise,
   type RoutineContext,
@@ -27,6 +28,11 @@ export function rulesFor(studio: StudioAnswers | undefined, { voice }: Student):
   return changeRules(voice.rules ?? {}, 'this student', changeRules(studio?.rules ?? {}, 'the studio'));
 }
 
+/** What the approach of one student says of breath holds. */
+export function holdsFor(studio: StudioAnswers | undefined, { voice }: Pick<Student, 'voice'>): BreathHolds {
+  return (voice.approach?.['breath-holds'] ?? studio?.approach['breath-holds'] ?? 'off') as BreathHolds;
+}
+
 /** Everything about a student's day that a routine's figures rest on, besides its steps and its occasion. */
 export function dayContext(
   { student, conditions, breathOff, holdsOff, allowance, hoursToPerformance }: Day,
@@ -45,6 +51,7 @@ export function dayContext(
     holdsOff,
     ...(allowance && { allowance }),
     ...(hoursToPerformance !== undefined && { hoursToPerformance }),
+    breathHolds: holdsFor(studio, student),
     ...(travel && { travelApproach: travel as TravelApproach }),
     now: now.toISOString(),
   };

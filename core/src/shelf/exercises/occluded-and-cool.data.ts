@@ -13,6 +13,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     load: 1,
     goals: ['balance'],
     resistance: 2,
+    noise: 'quiet',
     why: 'The trill gives the folds a cushion of air to wake up on.',
     work: {
       kind: 'siren',
@@ -61,6 +62,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
       { name: 'On five', text: 'The flutter carries the tune.' },
     ],
     resistance: 2,
+    noise: 'quiet',
     why: 'Easy air, no weight: it wakes the voice after a long night.',
     work: { kind: 'pattern', pattern: '1 2 3 4 5 4 3 2 1:2', syllables: 'brr', tempo: { usual: 92 } },
     cues: [
@@ -185,6 +187,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     load: 1,
     goals: ['support'],
     resistance: 2,
+    noise: 'quiet',
     why: 'A buzz needs steady air, and tells at once when it is not.',
     work: { kind: 'pattern', pattern: '1 2 3 4 5 4 3 2 1:2', syllables: 'z', tempo: { usual: 88 } },
     cues: [

@@ -127,6 +127,7 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
     resistance: 2,
     goals: ['bridge'],
     needs: ['lip-trill-on-five'],
+    noise: 'quiet',
     why: 'An octave over the bridge while the lips keep everything even.',
     work: {
       kind: 'pattern',
@@ -166,6 +167,7 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
     resistance: 2,
     goals: ['bridge'],
     needs: ['lip-trill-on-five'],
+    noise: 'quiet',
     why: 'Leap first, walk home after: the way down shows what the leap skipped.',
     work: { kind: 'pattern', pattern: '1 8 7 6 5 4 3 2 1:2', syllables: 'brr', tempo: { usual: 92 } },
     cues: say(
@@ -190,6 +192,7 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
     load: 1,
     resistance: 2,
     goals: ['balance'],
+    noise: 'quiet',
     why: 'The tongue rolls only when the air is steady and the root is loose.',
     work: { kind: 'pattern', pattern: '1 2 3 4 5 4 3 2 1:2', syllables: 'rr', tempo: { usual: 92 } },
     cues: say('Tip loose behind the upper teeth.', 'The air rolls it, you only let it.', {
@@ -330,6 +333,7 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
     load: 1,
     resistance: 2,
     goals: ['closure', 'ease'],
+    noise: 'quiet',
     why: 'Three buzzes further and further back keep the breath honest.',
     work: {
       kind: 'pattern',

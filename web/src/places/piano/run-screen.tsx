@@ -1,7 +1,10 @@
 import { Button } from '@mantine/core';
-import { currentKey, currentStep, secondsLeft, type Exercise } from '@soft-lark/core';
+import { asTaught, currentKey, currentStep, secondsLeft, type Exercise } from '@soft-lark/core';
+import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { holdsFor } from '../../api/lay.ts';
+import { sessionQuery } from '../../api/session.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { clockText } from '../../ui/format.ts';
@@ -31,8 +34,10 @@ export function RunScreen({ run, today, shelf }: RunScreenProps): ReactElement |
   const step = currentStep(state);
   const isStopped = state.phase === 'stopped';
   useRunKeys(running, state, !isStopped);
+  const breathHolds = holdsFor(useQuery(sessionQuery).data, today.student);
   if (!step) return null;
-  const exercise = shelf.get(step.exerciseId);
+  const written = shelf.get(step.exerciseId);
+  const exercise = written && asTaught(written, { breathHolds });
   const isPaused = state.phase === 'paused';
   const left = secondsLeft(state);
   const inKey = Math.min(running.elapsed, currentKey(state)?.seconds ?? step.seconds);

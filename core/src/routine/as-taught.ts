@@ -1,0 +1,26 @@
+import { USUAL_RULES } from '../limits/index.ts';
+import { narrowPattern, type Pattern } from '../pattern/index.ts';
+import type { Exercise } from '../shelf/index.ts';
+import type { RoutineContext } from './routine.types.ts';
+
+/** Source: usual breath limits, schools differ; the longest hold of the gentle school, counts. */
+const GENTLE_HOLD = 4;
+
+/** An exercise as this studio teaches it: breath holds only as long as its approach allows. */
+export function asTaught(exercise: Exercise, { breathHolds = 'off' }: Pick<RoutineContext, 'breathHolds'>): Exercise {
+  const { work, optIn } = exercise;
+  if (optIn || breathHolds === 'timed' || work.kind !== 'breath' || !work.counts) return exercise;
+  const holdCounts = breathHolds === 'off' ? 0 : Math.min(work.counts.holdCounts, GENTLE_HOLD);
+  return { ...exercise, work: { ...work, counts: { ...work.counts, holdCounts } } };
+}
+
+/** The pattern of a first sung step: an older voice begins with intervals up to a sixth. */
+export function openingPattern(
+  pattern: Pattern,
+  sungSteps: number,
+  { voice, rules = USUAL_RULES }: Pick<RoutineContext, 'voice' | 'rules'>,
+): Pattern {
+  const isOlder = voice.age !== undefined && voice.age >= rules.older.from;
+  if (!isOlder || sungSteps >= rules.opening.sungSteps) return pattern;
+  return narrowPattern(pattern, rules.older.firstSpan) ?? pattern;
+}

@@ -1,0 +1,46 @@
+import { isPossibleWith, OBSTACLES, shippedExercises, substitutesFor, type Exercise, type Obstacle } from './index.ts';
+
+const shelf = shippedExercises();
+const named = (id: string): Exercise => {
+  const exercise = shelf.find((one) => one.id === id);
+  if (!exercise) throw new Error(`no ${id}`);
+  return exercise;
+};
+const idsFor = (id: string, obstacle: Obstacle): string[] =>
+  substitutesFor(named(id), obstacle, shelf).map(({ exercise }) => exercise.id);
+
+test.each<[string, Obstacle, string]>([
+  ['lip-trill-on-five', 'cannot-trill', 'z-on-five'],
+  ['straw-slides', 'no-straw', 'lip-trill-on-five'],
+  ['calling-across-the-water', 'thin-walls', 'lip-trill-glides'],
+  ['standing-check', 'seated', 'small-nods-and-turns'],
+])('instead of %s when %s there is %s', (id, obstacle, wanted) => {
+  expect(idsFor(id, obstacle)).toContain(wanted);
+});
+
+test('all but body work has a substitute for every obstacle it falls to; none is more intense or falls to it too', () => {
+  for (const exercise of shelf.filter(({ stage }) => stage !== 'settle')) {
+    for (const obstacle of OBSTACLES.filter((one) => !isPossibleWith(exercise, one))) {
+      const found = substitutesFor(exercise, obstacle, shelf);
+      expect([exercise.id, obstacle, found.length > 0]).toEqual([exercise.id, obstacle, true]);
+      for (const { exercise: other } of found) {
+        expect(other.load).toBeLessThanOrEqual(exercise.load);
+        expect(isPossibleWith(other, obstacle)).toBe(true);
+      }
+    }
+  }
+});
+
+test('what the student knows comes before what is new, and what is lost is said', () => {
+  const trill = named('lip-trill-on-five');
+  const known = new Set(['tongue-trill-on-five']);
+  const [first] = substitutesFor(trill, null, shelf, known);
+  expect(first?.exercise.id).toBe('tongue-trill-on-five');
+  expect(first?.kept).toEqual(expect.arrayContaining(['effect', 'pattern', 'known']));
+  expect(first?.lost).toEqual(['words']);
+});
+
+test('what this voice cannot sing today is passed over', () => {
+  const found = substitutesFor(named('straw-slides'), 'no-straw', shelf, new Set(), ({ id }) => id === 'hum-glides');
+  expect(found.map(({ exercise }) => exercise.id)).toEqual(['hum-glides']);
+});
