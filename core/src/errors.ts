@@ -95,3 +95,22 @@ export class RuleError extends SoftLarkError {
     this.row = row;
   }
 }
+
+export type FormatErrorCode =
+  | 'EMPTY_FILE'
+  | 'TOO_LARGE'
+  | 'WRONG_ENCODING'
+  | 'BROKEN_FILE'
+  | 'UNSAFE_FILE'
+  | 'WRONG_KIND'
+  | 'NEWER_FILE'
+  | 'NO_NOTES';
+
+/** A file that cannot be taken in. */
+export class FormatError extends SoftLarkError {
+  declare readonly code: FormatErrorCode;
+
+  constructor(code: FormatErrorCode, message: string, remedy: string) {
+    super('FormatError', code, message, remedy);
+  }
+}

@@ -257,3 +257,30 @@ export {
   type SoundEvent,
   type VoicedChord,
 } from './sound/index.ts';
+export { abcOf } from './formats/index.ts';
+export { readAbc } from './formats/index.ts';
+export { isZip, packMusicXml, unpackMusicXml } from './formats/index.ts';
+export {
+  exerciseFileOf,
+  openExerciseFile,
+  readExercise,
+  readExerciseFile,
+  type ExerciseCollection,
+  type ExerciseFile,
+  type ReadExercise,
+} from './formats/index.ts';
+export { planImport, type PlannedItem, type Verdict } from './formats/index.ts';
+export {
+  LARGEST_FILE,
+  melodyOf,
+  notCarried,
+  patternOfMelody,
+  proposeTonic,
+  type FormatName,
+  type Melody,
+  type MelodyEvent,
+  type WrittenPattern,
+} from './formats/index.ts';
+export { midiFileOf, readMidiFile } from './formats/index.ts';
+export { musicXmlOf } from './formats/index.ts';
+export { readMusicXml } from './formats/index.ts';

@@ -29,9 +29,19 @@ export function toBeats(value: Fraction): number {
  *
  * @param beats positive
  * @example simplestFraction(1 / 3) // 1/3
- * Source: convergents of the continued fraction of the number's exact binary value.
  */
 export function simplestFraction(beats: number): Fraction {
+  return nearestFraction(beats, 0);
+}
+
+/**
+ * The first convergent that lies no farther than a tolerance from a number of beats.
+ *
+ * @param beats positive
+ * @example nearestFraction(0.333333, 1e-5) // 1/3
+ * Source: convergents of the continued fraction of the number's exact binary value.
+ */
+export function nearestFraction(beats: number, tolerance: number): Fraction {
   let scale = 1n;
   let scaled = beats;
   while (!Number.isInteger(scaled)) {
@@ -47,7 +57,7 @@ export function simplestFraction(beats: number): Fraction {
       numerator: whole * current.numerator + before.numerator,
       denominator: whole * current.denominator + before.denominator,
     };
-    if (toBeats(next) === beats) return next;
+    if (Math.abs(toBeats(next) - beats) <= tolerance) return next;
     before = current;
     current = next;
     rest = { numerator: rest.denominator, denominator: rest.numerator - whole * rest.denominator };

@@ -14,3 +14,5 @@ export {
   type PatternMark,
   type SoundingEvent,
 } from './pattern.types.ts';
+export { patternOf } from './parse-pattern.ts';
+export { fraction, nearestFraction, simplestFraction, toBeats, type Fraction } from './beats.ts';

@@ -1,0 +1,121 @@
+import abcjs from 'abcjs';
+import { Note } from 'tonal';
+import { FormatError } from '../errors.ts';
+import type { Mode } from '../pattern/index.ts';
+import { checkText } from './check-text.ts';
+import type { Melody } from './melody.ts';
+import { closeTies, type RawNote } from './raw-notes.ts';
+
+/** What the reading of a tune is made from; the library's own types do not name all of it. */
+interface Tune {
+  readonly metaText?: {
+    readonly title?: string;
+    readonly tempo?: { readonly bpm?: number; readonly duration?: readonly number[] };
+  };
+  readonly warnings?: readonly string[];
+  readonly lines: readonly { readonly staff?: readonly Staff[] }[];
+  readonly setUpAudio: () => { readonly tracks: readonly (readonly Command[])[] };
+}
+interface Staff {
+  readonly key?: { readonly root: string; readonly acc: string; readonly mode: string };
+  readonly voices?: readonly (readonly Element[])[];
+}
+interface Element {
+  readonly el_type: string;
+  readonly startChar: number;
+  readonly decoration?: readonly string[];
+  readonly lyric?: readonly { readonly syllable: string }[];
+  readonly pitches?: readonly unknown[];
+}
+interface Command {
+  readonly cmd: string;
+  readonly pitch: number;
+  readonly start: number;
+  readonly duration: number;
+  readonly startChar: number;
+}
+
+const MODES: Readonly<Record<string, Mode>> = { '': 'major', m: 'minor', Dor: 'dorian', Mix: 'mixolydian' };
+const BEATS_A_WHOLE = 4;
+/** A line of music, not a header or a line of words, that has grace notes. */
+const GRACES = /^(?![A-Za-z]:).*\{.*$/gm;
+/** Shorter gaps come from the library's rounding to a millionth of a whole note. Beats. */
+const SHORTEST_REST = 1 / 1000;
+
+function pitchClassOf({ root, acc }: NonNullable<Staff['key']>): number | undefined {
+  return Note.chroma(`${root}${acc === 'sharp' ? '#' : acc === 'flat' ? 'b' : acc}`);
+}
+
+/** Plain words of a warning: the library marks the place with HTML. */
+function plain(warning: string): string {
+  return warning.replaceAll(/<[^>]*>/g, '').trim();
+}
+
+function gaps(commands: readonly Command[], elements: ReadonlyMap<number, Element>): readonly RawNote[] {
+  const notes: RawNote[] = [];
+  let clock = 0;
+  for (const { pitch, start, duration, startChar } of commands) {
+    const rest = (start - clock) * BEATS_A_WHOLE;
+    if (rest > SHORTEST_REST) notes.push({ beats: rest });
+    const element = elements.get(startChar);
+    const syllable = element?.lyric?.[0]?.syllable;
+    notes.push({
+      midi: pitch,
+      beats: duration * BEATS_A_WHOLE,
+      ...(syllable && { syllable }),
+      slidesOn: element?.decoration?.includes('slide') ?? false,
+    });
+    clock = start + duration;
+  }
+  return notes;
+}
+
+/**
+ * Reads one voice of the first tune of an ABC file.
+ *
+ * @throws FormatError `EMPTY_FILE`, `TOO_LARGE`, `WRONG_ENCODING`, `WRONG_KIND`, `NO_NOTES`
+ */
+export function readAbc(text: string): Melody {
+  checkText(text);
+  if (!/^K:/m.test(text))
+    throw new FormatError(
+      'WRONG_KIND',
+      'This is no ABC tune: it has no line “K:” with its key.',
+      'Add K:C and try again.',
+    );
+  // Grace notes would be played out of the time of their neighbours.
+  const plainNotes = text.replaceAll(GRACES, (line) => line.replaceAll(/\{[^}]*\}/g, ''));
+  const tunes = abcjs.parseOnly(plainNotes) as unknown as readonly Tune[];
+  const [tune] = tunes;
+  if (!tune) throw new FormatError('NO_NOTES', 'There is no tune in the file.', 'Choose another file.');
+  const staves = tune.lines.flatMap(({ staff }) => staff ?? []);
+  const elements = new Map(
+    staves.flatMap(({ voices }) => voices ?? []).flatMap((voice) => voice.map((one) => [one.startChar, one] as const)),
+  );
+  const tracks = tune
+    .setUpAudio()
+    .tracks.map((track) => track.filter(({ cmd }) => cmd === 'note'))
+    .filter((track) => track.length > 0);
+  const [voice] = tracks;
+  if (!voice) throw new FormatError('NO_NOTES', 'There is no note in the tune.', 'Choose another file.');
+  const single = voice.filter(({ start }, index) => voice.findIndex((other) => other.start === start) === index);
+  const dropped = [
+    ...(tunes.length > 1 ? [`Of ${String(tunes.length)} tunes only the first is kept.`] : []),
+    ...(tracks.length > 1 ? ['Only the first voice is kept.'] : []),
+    ...(single.length < voice.length ? ['Of chords only the first note is kept.'] : []),
+    ...(plainNotes !== text ? ['Grace notes are left out.'] : []),
+    ...(tune.warnings ?? []).map(plain),
+  ];
+  const key = staves[0]?.key;
+  const tonicClass = key && pitchClassOf(key);
+  const mode = key && MODES[key.mode];
+  const tempo = tune.metaText?.tempo;
+  return {
+    title: tune.metaText?.title ?? 'From a tune',
+    events: closeTies(gaps(single, elements)),
+    ...(tempo?.bpm !== undefined && { tempo: tempo.bpm * (tempo.duration?.[0] ?? 1 / 4) * BEATS_A_WHOLE }),
+    ...(tonicClass !== undefined && { tonicClass }),
+    ...(mode && { mode }),
+    dropped,
+  };
+}

@@ -1,0 +1,133 @@
+import { strToU8, zipSync } from 'fflate';
+import { writeMidi, type MidiEvent } from 'midi-file';
+import { shippedExercises } from '../shelf/index.ts';
+import { thrownBy } from '../testing/thrown.ts';
+import {
+  exerciseFileOf,
+  LARGEST_FILE,
+  melodyOf,
+  midiFileOf,
+  musicXmlOf,
+  openExerciseFile,
+  planImport,
+  readAbc,
+  readExerciseFile,
+  readMidiFile,
+  readMusicXml,
+  unpackMusicXml,
+} from './index.ts';
+import { parsePattern } from '../pattern/index.ts';
+
+const score = musicXmlOf(melodyOf(parsePattern('1 2 3'), 60, 'Three', 84));
+const BOMB = `<?xml version="1.0"?><!DOCTYPE a [<!ENTITY l "lol"><!ENTITY m "&l;&l;&l;">]><score-partwise>&m;</score-partwise>`;
+const OUTSIDE = `<?xml version="1.0"?><!DOCTYPE a [<!ENTITY f SYSTEM "file:///etc/passwd">]><score-partwise>&f;</score-partwise>`;
+
+test.each<[string, () => unknown, string]>([
+  ['empty XML', () => readMusicXml(''), 'EMPTY_FILE'],
+  ['XML cut off', () => readMusicXml(score.slice(0, 500)), 'BROKEN_FILE'],
+  ['an entity bomb', () => readMusicXml(BOMB), 'UNSAFE_FILE'],
+  ['an external entity', () => readMusicXml(OUTSIDE), 'UNSAFE_FILE'],
+  ['a web page', () => readMusicXml('<html><body/></html>'), 'WRONG_KIND'],
+  ['a time-wise score', () => readMusicXml('<score-timewise version="4.0"/>'), 'WRONG_KIND'],
+  ['a score without notes', () => readMusicXml('<score-partwise><part id="P1"/></score-partwise>'), 'NO_NOTES'],
+  ['wrong encoding', () => readMusicXml(score.replace('Three', '\uFFFD')), 'WRONG_ENCODING'],
+  ['10 MiB and more', () => readMusicXml(' x'.repeat(LARGEST_FILE / 2 + 1)), 'TOO_LARGE'],
+  ['a broken archive', () => unpackMusicXml(strToU8('PK\u0003\u0004nonsense')), 'BROKEN_FILE'],
+  ['an archive without a score', () => unpackMusicXml(zipSync({ 'a.txt': strToU8('a') })), 'WRONG_KIND'],
+  [
+    'a ZIP bomb',
+    () => unpackMusicXml(zipSync({ 'score.xml': new Uint8Array(LARGEST_FILE + 1) }, { level: 9 })),
+    'TOO_LARGE',
+  ],
+  ['empty ABC', () => readAbc('\n'), 'EMPTY_FILE'],
+  ['text that is no tune', () => readAbc('Dear Ottoline,\nsee you on Friday.\n'), 'WRONG_KIND'],
+  ['a tune of rests', () => readAbc('X:1\nT:Quiet\nL:1/4\nK:C\nz4|\n'), 'NO_NOTES'],
+  ['empty MIDI', () => readMidiFile(new Uint8Array()), 'EMPTY_FILE'],
+  ['text as MIDI', () => readMidiFile(strToU8('MThat is no MIDI')), 'BROKEN_FILE'],
+  [
+    'MIDI cut off',
+    () => readMidiFile(midiFileOf(melodyOf(parsePattern('1 2'), 60, 'x', 84)).slice(0, 40)),
+    'BROKEN_FILE',
+  ],
+  ['zero tracks', () => readMidiFile(Uint8Array.from([77, 84, 104, 100, 0, 0, 0, 6, 0, 1, 0, 0, 1, 224])), 'NO_NOTES'],
+  ['empty JSON', () => openExerciseFile(' '), 'EMPTY_FILE'],
+  ['JSON cut off', () => openExerciseFile('{"kind":"soft'), 'BROKEN_FILE'],
+  ['JSON of something else', () => openExerciseFile('{"kind":"recipes","version":1,"exercises":[]}'), 'WRONG_KIND'],
+  [
+    'JSON from a newer schema',
+    () => openExerciseFile('{"kind":"soft-lark-exercises","version":7,"exercises":[]}'),
+    'NEWER_FILE',
+  ],
+])('%s is refused in one clear sentence', (_, read, code) => {
+  const thrown = thrownBy(read);
+  expect(thrown).toMatchObject({ name: 'FormatError', code });
+  expect((thrown as Error).message).toMatch(/^[A-Z].*[.\w)]$/s);
+});
+
+const note = (deltaTime: number, noteNumber: number, velocity: number): MidiEvent => ({
+  deltaTime,
+  type: 'noteOn',
+  channel: 0,
+  noteNumber,
+  velocity,
+});
+const file = (tracks: MidiEvent[][], running = false): Uint8Array =>
+  Uint8Array.from(
+    writeMidi({ header: { format: 1, numTracks: tracks.length, ticksPerBeat: 480 }, tracks }, { running }),
+  );
+const tune = [note(0, 60, 80), note(480, 60, 0), note(0, 64, 80), note(480, 64, 0)];
+
+test('running status, thirty tracks and a tempo of zero are taken, and what is lost is said', () => {
+  expect(readMidiFile(file([tune], true)).events).toEqual([
+    { midi: 60, beats: 1 },
+    { midi: 64, beats: 1 },
+  ]);
+  expect(readMidiFile(file(Array.from({ length: 30 }, () => tune))).dropped).toEqual([
+    'Of 30 tracks with notes only the first is kept.',
+  ]);
+  const still = readMidiFile(file([[{ deltaTime: 0, meta: true, type: 'setTempo', microsecondsPerBeat: 0 }, ...tune]]));
+  expect([still.tempo, still.dropped]).toEqual([undefined, ['The tempo is zero; the usual one is taken.']]);
+});
+
+describe('a file of exercises', () => {
+  const shelf = shippedExercises().slice(0, 4);
+  const [one, two, three] = shelf;
+  if (!one || !two || !three) throw new Error('the shelf is short');
+
+  test('is read back as it was written, collections too', () => {
+    const collections = [{ name: 'Mornings', exercises: [one.id] }];
+    const read = readExerciseFile(exerciseFileOf(shelf, collections));
+    expect(read.items.map((item) => 'exercise' in item && item.exercise)).toEqual(shelf);
+    expect(read.collections).toEqual(collections);
+  });
+
+  test('says for each item new, same, changed or refused, with the reason', () => {
+    const own = { ...one, id: 'my-own', name: 'My own' };
+    const broken = { ...two, id: 'broken', load: 9 };
+    const unread = { ...three, id: 'unread', work: { ...one.work, kind: 'pattern', pattern: '1 z', syllables: 'ah' } };
+    const items = [
+      own,
+      { ...own, id: 'fresh' },
+      one,
+      { ...one, why: 'Otherwise.' },
+      { ...own, id: 'fresh' },
+      broken,
+      unread,
+    ];
+    const text = JSON.stringify({ kind: 'soft-lark-exercises', version: 1, exercises: items });
+    const here = new Map([...shelf, { ...own, why: 'Before.' }].map((exercise) => [exercise.id, exercise]));
+    const plan = planImport(readExerciseFile(text).items, here, (id) => id === 'my-own');
+    expect(plan.map(({ verdict, index }) => [index, verdict])).toEqual([
+      [0, 'changed'],
+      [1, 'new'],
+      [2, 'same'],
+      [3, 'refused'],
+      [4, 'refused'],
+      [5, 'refused'],
+      [6, 'refused'],
+    ]);
+    expect(plan[4]?.reason).toContain('twice');
+    expect(plan[5]?.reason).toContain('“load”');
+    expect(plan[6]).toMatchObject({ name: three.name });
+  });
+});

@@ -1,0 +1,19 @@
+import { FormatError } from '../errors.ts';
+import { LARGEST_FILE } from './melody.ts';
+
+/**
+ * Refuses what cannot be a text file of notes at all.
+ *
+ * @throws FormatError `EMPTY_FILE`, `TOO_LARGE`, `WRONG_ENCODING`
+ */
+export function checkText(text: string): void {
+  if (text.trim() === '') throw new FormatError('EMPTY_FILE', 'The file is empty.', 'Choose another file.');
+  if (text.length > LARGEST_FILE)
+    throw new FormatError('TOO_LARGE', 'The file is larger than 10 MiB.', 'Cut it down to what you need.');
+  if (text.includes('\uFFFD') || text.includes('\0'))
+    throw new FormatError(
+      'WRONG_ENCODING',
+      'The file is not written in UTF-8.',
+      'Save it again as UTF-8, or export it again.',
+    );
+}

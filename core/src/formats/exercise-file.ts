@@ -1,0 +1,113 @@
+import { z } from 'zod';
+import { FormatError, SoftLarkError } from '../errors.ts';
+import { exerciseSchema, patternOfWork, type Exercise } from '../shelf/index.ts';
+import { checkText } from './check-text.ts';
+
+const KIND = 'soft-lark-exercises';
+/** Version of the file's schema; see docs/formats.md. */
+const VERSION = 1;
+
+const collection = z.strictObject({ name: z.string().min(1).max(80), exercises: z.array(z.string()) });
+const envelope = z.object({
+  kind: z.literal(KIND),
+  version: z.int().min(1),
+  exercises: z.array(z.unknown()).max(10_000),
+  collections: z.array(collection).default([]),
+});
+
+export type ExerciseCollection = z.output<typeof collection>;
+
+/** One exercise of a file: read, or refused with the reason and its place in the file. */
+export type ReadExercise =
+  | { readonly index: number; readonly exercise: Exercise }
+  | { readonly index: number; readonly name: string; readonly reason: string };
+
+export interface ExerciseFile {
+  readonly items: readonly ReadExercise[];
+  readonly collections: readonly ExerciseCollection[];
+}
+
+/** Exercises and collections as a file, in the order given. */
+export function exerciseFileOf(
+  exercises: readonly Exercise[],
+  collections: readonly ExerciseCollection[] = [],
+): string {
+  return `${JSON.stringify({ kind: KIND, version: VERSION, exercises, collections }, null, 2)}\n`;
+}
+
+function nameIn(item: unknown): string {
+  const name = typeof item === 'object' && item !== null && 'name' in item ? item.name : undefined;
+  return typeof name === 'string' ? name.slice(0, 80) : 'without a name';
+}
+
+/**
+ * Reads one exercise of a file.
+ *
+ * @param index its place in the file, 0 first
+ */
+export function readExercise(item: unknown, index: number): ReadExercise {
+  const result = exerciseSchema.safeParse(item);
+  if (!result.success) {
+    const [issue] = result.error.issues;
+    const path = issue?.path.join('.') ?? '';
+    return {
+      index,
+      name: nameIn(item),
+      reason: `${path === '' ? '' : `“${path}”: `}${issue?.message ?? 'unreadable'}`,
+    };
+  }
+  const { work } = result.data;
+  if (work.kind !== 'pattern') return { index, exercise: result.data };
+  try {
+    patternOfWork(work);
+    return { index, exercise: result.data };
+  } catch (cause) {
+    if (!(cause instanceof SoftLarkError)) throw cause;
+    return { index, name: result.data.name, reason: `The pattern: ${cause.message}` };
+  }
+}
+
+function json(text: string): unknown {
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (cause) {
+    throw new FormatError(
+      'BROKEN_FILE',
+      `The file is not whole JSON: ${cause instanceof Error ? cause.message : 'unreadable'}`,
+      'Export it again; it may have been cut off.',
+    );
+  }
+}
+
+/**
+ * The raw exercises of a file, to be read one after the other.
+ *
+ * @throws FormatError `EMPTY_FILE`, `TOO_LARGE`, `WRONG_ENCODING`, `BROKEN_FILE`, `WRONG_KIND`, `NEWER_FILE`
+ */
+export function openExerciseFile(text: string): {
+  readonly items: readonly unknown[];
+  readonly collections: readonly ExerciseCollection[];
+} {
+  checkText(text);
+  const result = envelope.safeParse(json(text));
+  if (!result.success)
+    throw new FormatError(
+      'WRONG_KIND',
+      'This is no file of exercises.',
+      'Choose a file that was exported from a shelf.',
+    );
+  const { version, exercises, collections } = result.data;
+  if (version > VERSION)
+    throw new FormatError(
+      'NEWER_FILE',
+      `The file was written by a newer version (${String(version)}; this one reads up to ${String(VERSION)}).`,
+      'Bring Soft Lark up to date, then import it again.',
+    );
+  return { items: exercises, collections };
+}
+
+/** A whole file of exercises, every item read or refused. */
+export function readExerciseFile(text: string): ExerciseFile {
+  const { items, collections } = openExerciseFile(text);
+  return { items: items.map(readExercise), collections };
+}

@@ -1,0 +1,27 @@
+export { abcOf } from './abc-write.ts';
+export { readAbc } from './abc-read.ts';
+export { isZip, packMusicXml, unpackMusicXml } from './compressed.ts';
+export {
+  exerciseFileOf,
+  openExerciseFile,
+  readExercise,
+  readExerciseFile,
+  type ExerciseCollection,
+  type ExerciseFile,
+  type ReadExercise,
+} from './exercise-file.ts';
+export { planImport, type PlannedItem, type Verdict } from './import-plan.ts';
+export {
+  LARGEST_FILE,
+  melodyOf,
+  notCarried,
+  patternOfMelody,
+  proposeTonic,
+  type FormatName,
+  type Melody,
+  type MelodyEvent,
+  type WrittenPattern,
+} from './melody.ts';
+export { midiFileOf, readMidiFile } from './midi-file.ts';
+export { musicXmlOf } from './musicxml-write.ts';
+export { readMusicXml } from './musicxml-read.ts';

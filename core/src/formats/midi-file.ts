@@ -1,0 +1,246 @@
+import { strFromU8, strToU8 } from 'fflate';
+import { parseMidi, writeMidi, type MidiData, type MidiEvent } from 'midi-file';
+import { FormatError } from '../errors.ts';
+import { simplestFraction, toBeats } from '../pattern/index.ts';
+import { FIFTHS, RELATIVE } from './key-signatures.data.ts';
+import { LARGEST_FILE, type Melody, type MelodyEvent } from './melody.ts';
+import { closeTies, type RawNote } from './raw-notes.ts';
+
+/** Divisible by 2 to 10, so that triplets and quintuplets stay exact. Ticks a quarter note. */
+const TICKS = 2520;
+/** Source: house choice; what is played in is heard to the nearest twelfth of a beat: sixteenths and triplets. */
+const GRID = 12;
+/** The finest denominator a file is taken by its word for; beyond it the lengths were played, not written. */
+const FINEST_WRITTEN = 32n;
+const VELOCITY = 90;
+const MICROSECONDS_A_MINUTE = 60_000_000;
+
+/** A glide has no written form in MIDI: two notes of half its length each. */
+function soundsOf({ midi, to, beats }: MelodyEvent): readonly (readonly [number | undefined, number])[] {
+  return to === undefined
+    ? [[midi, beats]]
+    : [
+        [midi, beats / 2],
+        [to, beats / 2],
+      ];
+}
+
+/** MIDI texts are bytes; words go in and out as UTF-8. */
+const toBytes = (text: string): string => strFromU8(strToU8(text), true);
+const fromBytes = (text: string): string => strFromU8(strToU8(text, true));
+
+type Timed = MidiEvent & { readonly at: number };
+
+function eventsOf(melody: Melody): readonly Timed[] {
+  const events: Timed[] = [];
+  let clock = 0;
+  const tick = (beats: number): number => Math.round(beats * TICKS);
+  for (const event of melody.events) {
+    if (event.syllable !== undefined && !event.continues)
+      events.push({ at: tick(clock), deltaTime: 0, meta: true, type: 'lyrics', text: toBytes(event.syllable) });
+    for (const [midi, beats] of soundsOf(event)) {
+      if (midi !== undefined) {
+        const note = { deltaTime: 0, channel: 0, noteNumber: midi };
+        events.push({ ...note, at: tick(clock), type: 'noteOn', velocity: VELOCITY });
+        events.push({ ...note, at: tick(clock + beats), type: 'noteOff', velocity: 0 });
+      }
+      clock += beats;
+    }
+  }
+  return events;
+}
+
+/**
+ * A melody as a standard MIDI file: one track, key, tempo and lyrics as events.
+ *
+ * @returns the bytes of the file
+ */
+export function midiFileOf(melody: Melody): Uint8Array {
+  const { tonicClass = 0, mode = 'major', tempo = 84 } = melody;
+  const head: MidiEvent[] = [
+    { deltaTime: 0, meta: true, type: 'trackName', text: toBytes(melody.title) },
+    { deltaTime: 0, meta: true, type: 'setTempo', microsecondsPerBeat: Math.round(MICROSECONDS_A_MINUTE / tempo) },
+    {
+      deltaTime: 0,
+      meta: true,
+      type: 'keySignature',
+      key: FIFTHS[(tonicClass + RELATIVE[mode]) % 12] ?? 0,
+      scale: RELATIVE[mode] === RELATIVE.minor ? 1 : 0,
+    },
+  ];
+  let clock = 0;
+  const track = eventsOf(melody).map(({ at, ...event }): MidiEvent => {
+    const deltaTime = at - clock;
+    clock = at;
+    return { ...event, deltaTime };
+  });
+  const data: MidiData = {
+    header: { format: 0, numTracks: 1, ticksPerBeat: TICKS },
+    tracks: [[...head, ...track, { deltaTime: 0, meta: true, type: 'endOfTrack' }]],
+  };
+  return Uint8Array.from(writeMidi(data));
+}
+
+interface Played {
+  readonly midi: number;
+  readonly from: number;
+  until: number;
+}
+
+/** Notes of a track with the ticks they sound from and until. */
+function playedIn(track: readonly MidiEvent[]): Played[] {
+  const notes: Played[] = [];
+  const open = new Map<number, Played>();
+  let clock = 0;
+  for (const event of track) {
+    clock += event.deltaTime;
+    if (event.type !== 'noteOn' && event.type !== 'noteOff') continue;
+    const sounding = open.get(event.noteNumber);
+    if (sounding) sounding.until = clock;
+    open.delete(event.noteNumber);
+    if (event.type === 'noteOff' || event.velocity === 0) continue;
+    const note = { midi: event.noteNumber, from: clock, until: clock };
+    open.set(event.noteNumber, note);
+    notes.push(note);
+  }
+  return notes;
+}
+
+function beatsOf(ticks: number, ticksPerBeat: number): number {
+  const exact = simplestFraction(Math.max(0, ticks) / ticksPerBeat || 0);
+  if (exact.denominator <= FINEST_WRITTEN) return toBeats(exact);
+  return Math.round((ticks / ticksPerBeat) * GRID) / GRID;
+}
+
+/** Source: house choice: a silence under a fifth of a note's time is the way it was played, not a written rest. */
+const DETACHED_UNDER = 1 / 5;
+const FEWEST_DETACHED = 3;
+/** Notes within so small a part of a beat begin together. */
+const TOGETHER_WITHIN = 48;
+
+/** The share of its time each note sounds where a whole voice is played detached; 1 where it is not. */
+function soundingShare(voice: readonly Played[]): number {
+  const shares = voice
+    .slice(0, -1)
+    .map(({ from, until }, index) => (until - from) / ((voice[index + 1]?.from ?? 0) - from));
+  const detached = shares.filter((share) => share < 1 && share > 1 - DETACHED_UNDER);
+  const [share = 1] = detached;
+  const isAlike = detached.every((other) => Math.abs(other - share) < 0.02);
+  return detached.length >= FEWEST_DETACHED && detached.length * 2 >= shares.length && isAlike ? share : 1;
+}
+
+/** A voice that was played detached, its notes as long as they were written. */
+function asWritten(voice: readonly Played[]): readonly Played[] {
+  const share = soundingShare(voice);
+  return voice.map(({ midi, from, until }) => ({ midi, from, until: from + (until - from) / share }));
+}
+
+function notesOf(voice: readonly Played[], ticksPerBeat: number, words: ReadonlyMap<number, string>): RawNote[] {
+  const notes: RawNote[] = [];
+  let silentFrom = 0;
+  voice.forEach(({ midi, from, until }, index) => {
+    if (from > silentFrom) notes.push({ beats: beatsOf(from - silentFrom, ticksPerBeat) });
+    const end = Math.min(until, voice[index + 1]?.from ?? Infinity);
+    const syllable = words.get(from);
+    notes.push({
+      midi,
+      beats: beatsOf(end - from, ticksPerBeat) || 1 / GRID,
+      ...(syllable !== undefined && { syllable }),
+    });
+    silentFrom = end;
+  });
+  return notes.filter(({ beats }) => beats > 0);
+}
+
+/** Of notes that begin together only the highest. */
+function oneVoice(sorted: readonly Played[], within: number): readonly Played[] {
+  const voice: Played[] = [];
+  for (const note of sorted) {
+    const last = voice.at(-1);
+    if (!last || note.from - last.from > within) voice.push(note);
+    else if (note.midi > last.midi) voice[voice.length - 1] = note;
+  }
+  return voice;
+}
+
+function parse(bytes: Uint8Array): MidiData {
+  if (bytes.length === 0) throw new FormatError('EMPTY_FILE', 'The file is empty.', 'Choose another file.');
+  if (bytes.length > LARGEST_FILE)
+    throw new FormatError('TOO_LARGE', 'The file is larger than 10 MiB.', 'Cut it down to what you need.');
+  let data: MidiData;
+  try {
+    data = parseMidi(bytes);
+  } catch {
+    throw broken();
+  }
+  // The library reads over the end of a cut-off file and gives nonsense instead of an error.
+  const isSound = data.tracks.every((track) =>
+    track.every(({ deltaTime }) => Number.isFinite(deltaTime) && deltaTime >= 0),
+  );
+  if (!isSound || data.tracks.length < data.header.numTracks) throw broken();
+  return data;
+}
+
+function broken(): FormatError {
+  return new FormatError(
+    'BROKEN_FILE',
+    'This is no whole MIDI file.',
+    'Export it again; it may have been cut off, or be of another kind.',
+  );
+}
+
+/** The meta events of one type in a file, with the tick they stand at. */
+function metasOf<T extends MidiEvent['type']>(
+  { tracks }: MidiData,
+  type: T,
+): readonly (readonly [number, Extract<MidiEvent, { type: T }>])[] {
+  return tracks.flatMap((track) => {
+    let clock = 0;
+    return track.flatMap((event) => {
+      clock += event.deltaTime;
+      return event.type === type ? [[clock, event as Extract<MidiEvent, { type: T }>] as const] : [];
+    });
+  });
+}
+
+/**
+ * Reads one voice of a standard MIDI file: the first track that has notes.
+ *
+ * @throws FormatError `EMPTY_FILE`, `TOO_LARGE`, `BROKEN_FILE`, `NO_NOTES`
+ */
+export function readMidiFile(bytes: Uint8Array): Melody {
+  const data = parse(bytes);
+  const tracks = data.tracks.filter((track) => playedIn(track).length > 0);
+  const [track] = tracks;
+  const isCutOff = data.tracks.some((events) => events.at(-1)?.type !== 'endOfTrack');
+  if (!track && isCutOff) throw broken();
+  if (!track) throw new FormatError('NO_NOTES', 'There is no note in the file.', 'Choose another file.');
+  const ticksPerBeat = data.header.ticksPerBeat ?? TICKS;
+  const all = playedIn(track).sort((a, b) => a.from - b.from || b.midi - a.midi);
+  const voice = oneVoice(all, ticksPerBeat / TOGETHER_WITHIN);
+  const words = new Map(metasOf(data, 'lyrics').map(([at, { text }]) => [at, fromBytes(text).trim()]));
+  const tempos = metasOf(data, 'setTempo').map(([, { microsecondsPerBeat }]) => microsecondsPerBeat);
+  const [perBeat] = tempos;
+  const overlaps = voice.some(({ until }, index) => until > (voice[index + 1]?.from ?? Infinity));
+  const dropped = [
+    ...(tracks.length > 1 ? [`Of ${String(tracks.length)} tracks with notes only the first is kept.`] : []),
+    ...(voice.length < all.length ? ['Of chords only the highest note is kept.'] : []),
+    ...(overlaps ? ['Notes that overlap end where the next begins.'] : []),
+    ...(tempos.length > 1 ? ['Changes of tempo are left out.'] : []),
+    ...(perBeat === 0 ? ['The tempo is zero; the usual one is taken.'] : []),
+  ];
+  const title = track.find((event) => event.type === 'trackName');
+  const key = metasOf(data, 'keySignature')[0]?.[1];
+  return {
+    title: (title && fromBytes(title.text).trim()) || 'From a MIDI file',
+    events: closeTies(notesOf(asWritten(voice), ticksPerBeat, words)),
+    ...(perBeat && { tempo: Math.round((MICROSECONDS_A_MINUTE / perBeat) * 100) / 100 }),
+    ...(key && keyOf(key)),
+    dropped,
+  };
+}
+
+function keyOf({ key, scale }: { readonly key: number; readonly scale: number }): Pick<Melody, 'tonicClass' | 'mode'> {
+  const major = (((key * 7) % 12) + 12) % 12;
+  return scale === 1 ? { tonicClass: (major + 9) % 12, mode: 'minor' } : { tonicClass: major, mode: 'major' };
+}

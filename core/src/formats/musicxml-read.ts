@@ -1,0 +1,184 @@
+import { XMLParser } from 'fast-xml-parser';
+import { SyntaxValidator } from 'fast-xml-validator';
+import { Note } from 'tonal';
+import { FormatError } from '../errors.ts';
+import type { Mode } from '../pattern/index.ts';
+import { checkText } from './check-text.ts';
+import { closeTies, type RawNote } from './raw-notes.ts';
+import type { Melody } from './melody.ts';
+
+/** An element as the parser gives it in document order: one key, its children under it, attributes under `:@`. */
+type Element = Readonly<Record<string, unknown>>;
+
+const MODES: Readonly<Record<string, Mode>> = {
+  major: 'major',
+  ionian: 'major',
+  minor: 'minor',
+  aeolian: 'minor',
+  dorian: 'dorian',
+  mixolydian: 'mixolydian',
+};
+/** Semitones from the major tonic of a signature to the tonic of the mode. */
+const MODE_TONIC: Readonly<Record<string, number>> = { minor: 9, aeolian: 9, dorian: 2, mixolydian: 7 };
+
+function nameOf(element: Element): string {
+  return Object.keys(element).find((key) => key !== ':@') ?? '';
+}
+
+function childrenOf(element: Element | undefined): readonly Element[] {
+  const inside = element?.[nameOf(element)];
+  return Array.isArray(inside) ? (inside as Element[]) : [];
+}
+
+function all(element: Element | undefined, name: string): readonly Element[] {
+  return childrenOf(element).filter((child) => nameOf(child) === name);
+}
+
+function first(element: Element | undefined, ...path: readonly string[]): Element | undefined {
+  return path.reduce<Element | undefined>((at, name) => all(at, name)[0], element);
+}
+
+function textOf(element: Element | undefined): string {
+  const value = childrenOf(element)[0]?.['#text'];
+  return typeof value === 'string' || typeof value === 'number' ? String(value).trim() : '';
+}
+
+function attribute(element: Element | undefined, name: string): string {
+  const attributes = element?.[':@'] as Readonly<Record<string, string>> | undefined;
+  return attributes?.[`@${name}`] ?? '';
+}
+
+function parse(text: string): readonly Element[] {
+  if (/<!ENTITY/i.test(text))
+    throw new FormatError(
+      'UNSAFE_FILE',
+      'The file defines entities, which a score has no need of.',
+      'Export it again from the program it was made with.',
+    );
+  try {
+    SyntaxValidator.validate(text, { allowBooleanAttributes: true });
+  } catch (cause) {
+    const line = cause instanceof Error && 'line' in cause ? ` in line ${String(cause.line)}` : '';
+    const reason = cause instanceof Error ? cause.message : 'it is cut off.';
+    throw new FormatError(
+      'BROKEN_FILE',
+      `The file is not whole XML${line}: ${reason}`,
+      'Export it again; it may have been cut off.',
+    );
+  }
+  return new XMLParser({
+    preserveOrder: true,
+    ignoreAttributes: false,
+    attributeNamePrefix: '@',
+    parseTagValue: false,
+    processEntities: true,
+    htmlEntities: false,
+  }).parse(text) as readonly Element[];
+}
+
+function midiOf(note: Element): number | null {
+  const pitch = first(note, 'pitch');
+  if (!pitch) return null;
+  const step = Note.midi(`${textOf(first(pitch, 'step'))}${textOf(first(pitch, 'octave'))}`);
+  return typeof step === 'number' ? step + Number(textOf(first(pitch, 'alter')) || 0) : null;
+}
+
+/** What is met on the way and cannot be kept. */
+class Reading {
+  readonly notes: RawNote[] = [];
+  readonly dropped = new Set<string>();
+  divisions = 1;
+  transpose = 0;
+  tempo: number | undefined;
+  fifths: number | undefined;
+  mode = 'major';
+
+  attributes(element: Element): void {
+    const divisions = Number(textOf(first(element, 'divisions')));
+    if (divisions > 0) this.divisions = divisions;
+    this.transpose = Number(textOf(first(element, 'transpose', 'chromatic')) || this.transpose);
+    const fifths = textOf(first(element, 'key', 'fifths'));
+    if (fifths === '') return;
+    if (this.fifths !== undefined && this.fifths !== Number(fifths))
+      this.dropped.add('The key changes on the way; degrees are counted in the first key.');
+    this.fifths ??= Number(fifths);
+    this.mode = textOf(first(element, 'key', 'mode')) || this.mode;
+  }
+
+  direction(element: Element): void {
+    const sound = all(element, 'sound')[0] ?? (nameOf(element) === 'sound' ? element : undefined);
+    const tempo = Number(
+      attribute(sound, 'tempo') || textOf(first(element, 'direction-type', 'metronome', 'per-minute')),
+    );
+    if (!(tempo > 0)) return;
+    if (this.tempo !== undefined && this.tempo !== tempo) this.dropped.add('Changes of tempo are left out.');
+    this.tempo ??= tempo;
+  }
+
+  note(element: Element): void {
+    if (first(element, 'chord')) return void this.dropped.add('Of chords only the first note is kept.');
+    if (first(element, 'grace')) return void this.dropped.add('Grace notes are left out.');
+    const voice = textOf(first(element, 'voice')) || '1';
+    if (voice !== '1') return void this.dropped.add('Only the first voice is kept.');
+    const beats = Number(textOf(first(element, 'duration'))) / this.divisions;
+    if (!(beats > 0)) return;
+    const midi = midiOf(element);
+    const ties = all(element, 'tie').map((tie) => attribute(tie, 'type'));
+    const slides = all(first(element, 'notations'), 'slide').map((slide) => attribute(slide, 'type'));
+    const lyric = first(element, 'lyric');
+    this.notes.push({
+      ...(midi !== null && { midi: midi + this.transpose }),
+      beats,
+      ...(lyric && { syllable: textOf(first(lyric, 'text')) }),
+      isTiedOn: ties.includes('start'),
+      slidesOn: slides.includes('start'),
+    });
+  }
+
+  measure(element: Element): void {
+    if (all(element, 'barline').some((line) => first(line, 'repeat') ?? first(line, 'ending')))
+      this.dropped.add('Repeats are not played out.');
+    for (const child of childrenOf(element)) {
+      const name = nameOf(child);
+      if (name === 'attributes') this.attributes(child);
+      else if (name === 'note') this.note(child);
+      else if (name === 'direction' || name === 'sound') this.direction(child);
+    }
+  }
+}
+
+/**
+ * Reads one voice of a MusicXML score.
+ *
+ * @param text the score, uncompressed
+ * @throws FormatError `EMPTY_FILE`, `BROKEN_FILE`, `UNSAFE_FILE`, `WRONG_KIND`, `NO_NOTES`
+ */
+export function readMusicXml(text: string): Melody {
+  checkText(text);
+  const root = parse(text).find((element) => nameOf(element).startsWith('score-'));
+  if (!root || nameOf(root) !== 'score-partwise')
+    throw new FormatError(
+      'WRONG_KIND',
+      'This is no part-wise MusicXML score.',
+      'Export it as MusicXML, the usual kind.',
+    );
+  const parts = all(root, 'part');
+  const reading = new Reading();
+  const part = parts.find((one) =>
+    all(one, 'measure').some((measure) => all(measure, 'note').some((note) => first(note, 'pitch'))),
+  );
+  if (!part) throw new FormatError('NO_NOTES', 'There is no note in the score.', 'Choose another file.');
+  if (parts.length > 1) reading.dropped.add(`Of ${String(parts.length)} parts only one is kept.`);
+  for (const measure of all(part, 'measure')) reading.measure(measure);
+  const title = textOf(first(root, 'work', 'work-title')) || textOf(first(root, 'movement-title'));
+  const { fifths, mode, tempo } = reading;
+  const major = fifths === undefined ? undefined : (((fifths * 7) % 12) + 12) % 12;
+  return {
+    title: title || 'From a score',
+    events: closeTies(reading.notes),
+    ...(tempo !== undefined && { tempo }),
+    ...(major !== undefined && { tonicClass: (major + (MODE_TONIC[mode] ?? 0)) % 12 }),
+    ...(MODES[mode] && { mode: MODES[mode] }),
+    dropped: [...reading.dropped],
+  };
+}
