@@ -9,6 +9,7 @@ const CORE_ROOMS = {
   shelf: ['pitch', 'pattern', 'voice', 'limits', 'ladder'],
   routine: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'shelf'],
   sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'shelf', 'routine'],
+  formats: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'shelf', 'routine'],
 };
 
 const SERVER_FEATURES = [
@@ -30,10 +31,11 @@ const WEB_LAYERS = {
   ui: ['api', 'theme', 'text'],
   sound: [],
   listening: [],
-  flight: ['ui'],
+  flight: ['ui', 'text'],
   runs: ['api'],
   shell: ['runs', 'ui', 'api'],
-  places: ['shell', 'runs', 'flight', 'listening', 'sound', 'ui', 'api'],
+  places: ['shell', 'runs', 'flight', 'listening', 'sound', 'workers', 'ui', 'api', 'text'],
+  workers: ['text'],
   routes: ['places', 'shell', 'ui'],
 };
 

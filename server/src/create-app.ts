@@ -16,6 +16,8 @@ import { ProblemFilter, validationPipe } from './common/index.ts';
 import { serverSecret } from './database/index.ts';
 
 const MOST_BODY = 1024 * 1024;
+/** A shelf of thousands of exercises comes in one piece, so that it is taken whole or not at all. */
+const MOST_IMPORT = 24 * 1024 * 1024;
 const SESSION_DAYS = 30;
 const A_YEAR = 31_536_000_000;
 
@@ -107,6 +109,7 @@ export async function createApp(settings: ServerSettings): Promise<NestExpressAp
     log.warn({ err: error }, 'session connection lost; a new one is made when needed');
   });
   const secret = await serverSecret(app.get(DataSource));
+  app.use('/api/exercises/imports', express.json({ limit: MOST_IMPORT }));
   app.use('/api', express.json({ limit: MOST_BODY }), sessions(pool, secret, isSecure));
   if (settings.webFolder) servePages(app, settings.webFolder);
   app.setGlobalPrefix('api');

@@ -1,3 +1,4 @@
+import { shippedExercises } from '@soft-lark/core';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { v7 } from 'uuid';
 import { openApiDocument } from './open-api.ts';
@@ -38,7 +39,14 @@ beforeAll(async () => {
   const lockId = v7();
   await owner.call('post', `/students/${studentId}/locks`, { id: lockId, level: 'urgent' });
   await owner.call('post', `/students/${studentId}/range-checks`, rangeCheck(v7()));
-  ids = { studentId, routineId, lessonId, runId, lockId };
+  const exercise = { ...shippedExercises()[0], id: 'secret-linnet', name: 'Secret Linnet hums' };
+  await owner.call('put', '/exercises/secret-linnet', { version: 0, exercise });
+  const importId = v7();
+  const taken = { ...exercise, id: 'secret-import' };
+  await owner.call('post', '/exercises/imports', { id: importId, name: 'a', exercises: [taken], collections: [] });
+  const collectionId = v7();
+  await owner.call('put', `/collections/${collectionId}`, { version: 0, name: 'Secret Linnet', exercises: [] });
+  ids = { exerciseId: 'secret-linnet', importId, collectionId, studentId, routineId, lessonId, runId, lockId };
 });
 afterAll(() => server.close());
 
@@ -65,6 +73,11 @@ function bodyFor(path: string, method: Method): object | undefined {
   if (path === '/routines/{routineId}')
     return { ...routine(routineId, studentId), id: undefined, studentId: undefined, version: 1 };
   if (path === '/lessons') return { id: lessonId, studentId, weekday: 1, startsAt: '10:00', minutes: 30 };
+  if (path === '/exercises/imports') return { id: ids['importId'], name: 'a', exercises: [], collections: [] };
+  if (path === '/exercises/{exerciseId}')
+    return { version: 1, exercise: { ...shippedExercises()[0], id: 'secret-linnet', name: 'Taken' } };
+  if (path.endsWith('/archive')) return { isArchived: true };
+  if (path === '/collections/{collectionId}') return { version: 0, name: 'Taken', exercises: [] };
   if (path.endsWith('/condition')) return { day: '2026-11-25', conditions: ['tired'] };
   return path === '/runs/{runId}' ? run(studentId, [sungKey(61)]) : undefined;
 }
@@ -87,7 +100,9 @@ test('nothing of another studio can be read, guessed or changed, on any route th
   );
   expect(routes.length).toBeGreaterThanOrEqual(18);
   const before = await Promise.all(
-    ['/students', '/routines', '/lessons', '/runs'].map((path) => owner.call('get', path)),
+    ['/students', '/routines', '/lessons', '/runs', '/exercises', '/collections', '/exercises/imports'].map((path) =>
+      owner.call('get', path),
+    ),
   );
   for (const { method, path } of routes) {
     const address = path.replace(/\{(\w+)\}/g, (_, name: string) => ids[name] ?? '');
@@ -100,7 +115,9 @@ test('nothing of another studio can be read, guessed or changed, on any route th
     for (const id of Object.values(ids)) expect([route, response.text.includes(id)]).toEqual([route, false]);
   }
   const after = await Promise.all(
-    ['/students', '/routines', '/lessons', '/runs'].map((path) => owner.call('get', path)),
+    ['/students', '/routines', '/lessons', '/runs', '/exercises', '/collections', '/exercises/imports'].map((path) =>
+      owner.call('get', path),
+    ),
   );
   expect(after.map(({ body }) => body as unknown)).toEqual(before.map(({ body }) => body as unknown));
 });

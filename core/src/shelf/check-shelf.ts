@@ -2,11 +2,16 @@ import { STAGES } from '../limits/index.ts';
 import type { Exercise } from './exercise.schema.ts';
 import { patternOfWork } from './pattern-of.ts';
 
+/** What an exercise that ships has at least; a teacher's own may have less. */
+const LEAST = { cues: 3, watchFor: 2, relatives: 1 };
+
 function problemsOf(exercise: Exercise, known: ReadonlySet<string>): string[] {
   const problems = [...exercise.relatives.map(({ id }) => id), ...exercise.needs]
     .filter((id) => !known.has(id) || id === exercise.id)
     .map((id) => `${exercise.id}: there is no other exercise “${id}”.`);
-  const { work } = exercise;
+  const { work, cues, watchFor, relatives, why } = exercise;
+  if (cues.length < LEAST.cues || watchFor.length < LEAST.watchFor || relatives.length < LEAST.relatives || why === '')
+    problems.push(`${exercise.id}: what ships has three cues, two things to watch for, a relative and a reason why.`);
   if (work.kind === 'breath' && (work.counts === undefined) === (work.bursts === undefined)) {
     problems.push(`${exercise.id}: a breath exercise has either counts or bursts.`);
   }

@@ -26,7 +26,6 @@ test('what the schema cannot see is found', () => {
 
 test.each([
   ['an unknown field', { colour: 'red' }],
-  ['too few cues', { cues: [] }],
   ['a load over five', { load: 6 }],
   ['an unknown stage', { stage: 'finale' }],
 ])('the schema refuses %s', (_, change) => {

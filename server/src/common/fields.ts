@@ -51,13 +51,19 @@ export function Text(
 export function Formed(
   form: RegExp,
   message: string,
-  options: FieldOptions & { readonly example?: string } = {},
+  options: FieldOptions & { readonly example?: string; readonly each?: boolean } = {},
 ): PropertyDecorator {
-  const { example } = options;
+  const { example, each = false } = options;
   return applyDecorators(
-    ApiProperty({ type: String, pattern: form.source, required: !options.optional, ...(example && { example }) }),
-    IsString({ message: 'is not a text' }),
-    Matches(form, { message }),
+    ApiProperty({
+      type: String,
+      pattern: form.source,
+      isArray: each,
+      required: !options.optional,
+      ...(example && { example }),
+    }),
+    IsString({ message: 'is not a text', each }),
+    Matches(form, { message, each }),
     presence(options),
   );
 }

@@ -1,13 +1,14 @@
 import { DataSource, type DataSourceOptions } from 'typeorm';
 import { First1764000000000 } from './migrations/1764000000000-first.ts';
 import { KnowTheVoice1764600000000 } from './migrations/1764600000000-know-the-voice.ts';
+import { OwnExercises1764700000000 } from './migrations/1764700000000-own-exercises.ts';
 
 /** Where the database is; its tables are made by migrations alone, each feature brings its own entities. */
 export function dataSourceOptions(url: string): DataSourceOptions {
   return {
     type: 'postgres',
     url,
-    migrations: [First1764000000000, KnowTheVoice1764600000000],
+    migrations: [First1764000000000, KnowTheVoice1764600000000, OwnExercises1764700000000],
     migrationsTransactionMode: 'each',
     synchronize: false,
     extra: { max: 12, connectionTimeoutMillis: 4000, idleTimeoutMillis: 30_000 },

@@ -76,7 +76,7 @@ export class DemoService implements OnApplicationBootstrap {
       password,
       isDemo: false,
     });
-    const exercises = new Map(this.exercises.list().map((exercise) => [exercise.id, exercise]));
+    const exercises = new Map(this.exercises.shipped().map((exercise) => [exercise.id, exercise]));
     // Checks have a stream of their own, so that adding one leaves every run of the demo as it was.
     const ofChecks = chanceOf(SEED + 1);
     for (const person of DEMO_STUDENTS) await this.fillStudent(studioId, person, exercises, chance, ofChecks);

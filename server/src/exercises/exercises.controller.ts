@@ -1,18 +1,110 @@
-import { Controller, Get, Header } from '@nestjs/common';
-import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import { exerciseSchema, type Exercise } from '@soft-lark/core';
-import { exerciseOpenApi } from './exercise.openapi.ts';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import {
+  ApiCreatedResponse,
+  ApiExtraModels,
+  ApiNoContentResponse,
+  ApiOkResponse,
+  ApiTags,
+  getSchemaPath,
+} from '@nestjs/swagger';
+import { exerciseSchema } from '@soft-lark/core';
+import { Who, type SignedIn } from '../common/index.ts';
+import { CollectionsService } from './collections.service.ts';
+import {
+  ArchiveDto,
+  ChangedCollectionDto,
+  ChangedExerciseDto,
+  CollectionDto,
+  ImportDto,
+  OwnMarkDto,
+  ShelfImportDto,
+  type ShelfExercise,
+} from './dto/exercises.dto.ts';
+import { shelfExerciseOpenApi } from './exercise.openapi.ts';
 import { ExercisesService } from './exercises.service.ts';
+import { ImportsService } from './imports.service.ts';
+
+const SHELF_EXERCISE = shelfExerciseOpenApi(exerciseSchema, getSchemaPath(OwnMarkDto));
 
 @ApiTags('exercises')
+@ApiExtraModels(OwnMarkDto)
 @Controller('exercises')
 export class ExercisesController {
-  constructor(private readonly exercises: ExercisesService) {}
+  constructor(
+    private readonly exercises: ExercisesService,
+    private readonly imports: ImportsService,
+  ) {}
 
   @Get()
-  @Header('Cache-Control', 'private, max-age=300')
-  @ApiOkResponse({ schema: { type: 'array', items: exerciseOpenApi(exerciseSchema) } })
-  list(): readonly Exercise[] {
-    return this.exercises.list();
+  @ApiOkResponse({ schema: { type: 'array', items: SHELF_EXERCISE } })
+  list(@Who() { studioId }: SignedIn): Promise<ShelfExercise[]> {
+    return this.exercises.list(studioId);
+  }
+
+  @Get('imports')
+  @ApiOkResponse({ type: [ShelfImportDto] })
+  importsSoFar(@Who() { studioId }: SignedIn): Promise<ShelfImportDto[]> {
+    return this.imports.list(studioId);
+  }
+
+  @Post('imports')
+  @ApiCreatedResponse({ type: ShelfImportDto })
+  take(@Who() { studioId }: SignedIn, @Body() wanted: ImportDto): Promise<ShelfImportDto> {
+    return this.imports.take(studioId, wanted);
+  }
+
+  @Delete('imports/:importId')
+  @ApiOkResponse({ type: ShelfImportDto })
+  undo(@Who() { studioId }: SignedIn, @Param('importId', ParseUUIDPipe) id: string): Promise<ShelfImportDto> {
+    return this.imports.undo(studioId, id);
+  }
+
+  @Put(':exerciseId')
+  @ApiOkResponse({ schema: SHELF_EXERCISE })
+  change(
+    @Who() { studioId }: SignedIn,
+    @Param('exerciseId') id: string,
+    @Body() change: ChangedExerciseDto,
+  ): Promise<ShelfExercise> {
+    return this.exercises.change(studioId, id, change);
+  }
+
+  @Put(':exerciseId/archive')
+  @ApiOkResponse({ schema: SHELF_EXERCISE })
+  archive(
+    @Who() { studioId }: SignedIn,
+    @Param('exerciseId') id: string,
+    @Body() { isArchived }: ArchiveDto,
+  ): Promise<ShelfExercise> {
+    return this.exercises.archive(studioId, id, isArchived);
+  }
+}
+
+@ApiTags('exercises')
+@Controller('collections')
+export class CollectionsController {
+  constructor(private readonly collections: CollectionsService) {}
+
+  @Get()
+  @ApiOkResponse({ type: [CollectionDto] })
+  list(@Who() { studioId }: SignedIn): Promise<CollectionDto[]> {
+    return this.collections.list(studioId);
+  }
+
+  @Put(':collectionId')
+  @ApiOkResponse({ type: CollectionDto })
+  change(
+    @Who() { studioId }: SignedIn,
+    @Param('collectionId', ParseUUIDPipe) id: string,
+    @Body() change: ChangedCollectionDto,
+  ): Promise<CollectionDto> {
+    return this.collections.change(studioId, id, change);
+  }
+
+  @Delete(':collectionId')
+  @HttpCode(204)
+  @ApiNoContentResponse()
+  remove(@Who() { studioId }: SignedIn, @Param('collectionId', ParseUUIDPipe) id: string): Promise<void> {
+    return this.collections.remove(studioId, id);
   }
 }

@@ -1,6 +1,18 @@
 import { Module } from '@nestjs/common';
-import { ExercisesController } from './exercises.controller.ts';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { StudentsModule } from '../students/index.ts';
+import { Collection } from './collection.entity.ts';
+import { CollectionsService } from './collections.service.ts';
+import { CollectionsController, ExercisesController } from './exercises.controller.ts';
 import { ExercisesService } from './exercises.service.ts';
+import { ImportsService } from './imports.service.ts';
+import { OwnExercise } from './own-exercise.entity.ts';
+import { ShelfImport } from './shelf-import.entity.ts';
 
-@Module({ controllers: [ExercisesController], providers: [ExercisesService], exports: [ExercisesService] })
+@Module({
+  imports: [TypeOrmModule.forFeature([OwnExercise, Collection, ShelfImport]), StudentsModule],
+  controllers: [ExercisesController, CollectionsController],
+  providers: [ExercisesService, CollectionsService, ImportsService],
+  exports: [ExercisesService],
+})
 export class ExercisesModule {}

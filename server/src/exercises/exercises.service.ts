@@ -1,17 +1,105 @@
+import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
-import { shippedExercises, type Exercise } from '@soft-lark/core';
+import { readExercise, shippedExercises, type Exercise } from '@soft-lark/core';
+import type { EntityManager } from 'typeorm';
+import { Clock, notFound, Problem, staleWrite } from '../common/index.ts';
+import { StudioScope } from '../database/index.ts';
+import { StudentsService } from '../students/index.ts';
+import type { ChangedExerciseDto, ShelfExercise } from './dto/exercises.dto.ts';
+import { readExerciseBody } from './exercise.upgrade.ts';
+import { OwnExercise, type StoredExercise } from './own-exercise.entity.ts';
+
+/** An exercise as it is written down. */
+export function storedExercise(exercise: Exercise): StoredExercise {
+  return { schema: 1, exercise };
+}
+
+/**
+ * An exercise sent by a page, checked with the schema of the shelf.
+ *
+ * @throws Problem `INVALID`, with the field
+ */
+export function checkedExercise(body: object, index = 0): Exercise {
+  const read = readExercise(body, index);
+  if ('exercise' in read) return read.exercise;
+  throw new Problem(422, 'INVALID', `The exercise cannot be kept. ${read.reason}`, {
+    errors: [{ field: `exercise.${String(index)}`, message: read.reason }],
+  });
+}
 
 @Injectable()
 export class ExercisesService {
-  private readonly shipped = shippedExercises();
+  private readonly ships: readonly Exercise[] = shippedExercises();
+  private readonly shippedIds = new Set(this.ships.map(({ id }) => id));
 
-  /** Ids of the exercises in one register. */
-  idsInRegister(register: Exercise['register']): string[] {
-    return this.shipped.filter((exercise) => exercise.register === register).map(({ id }) => id);
+  constructor(
+    private readonly scope: StudioScope,
+    private readonly students: StudentsService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** The exercises that ship, the same for every studio. */
+  shipped(): readonly Exercise[] {
+    return this.ships;
   }
 
-  /** The whole shelf. */
-  list(): readonly Exercise[] {
-    return this.shipped;
+  isShipped(id: string): boolean {
+    return this.shippedIds.has(id);
+  }
+
+  /** The whole shelf of a studio: what ships, and its own, archived ones too. */
+  async list(studioId: string): Promise<ShelfExercise[]> {
+    const own = await this.scope.of(OwnExercise, studioId).find({ order: { updatedAt: 'DESC' } });
+    return [...own.map((row) => this.view(row)), ...this.ships];
+  }
+
+  /** Ids of the exercises in one register. */
+  async idsInRegister(studioId: string, register: Exercise['register']): Promise<string[]> {
+    return (await this.list(studioId)).filter((exercise) => exercise.register === register).map(({ id }) => id);
+  }
+
+  async change(studioId: string, id: string, wanted: ChangedExerciseDto): Promise<ShelfExercise> {
+    const { version, studentId } = wanted;
+    const exercise = checkedExercise(wanted.exercise);
+    if (exercise.id !== id || this.isShipped(id))
+      throw new Problem(422, 'INVALID', 'What ships with Soft Lark is not written over.', {
+        remedy: 'Make a copy of it and change that.',
+      });
+    if (studentId !== undefined) await this.students.get(studioId, studentId);
+    const rows = this.scope.of(OwnExercise, studioId);
+    const next = { body: storedExercise(exercise), version: version + 1, updatedAt: this.clock.now() };
+    if (version === 0) {
+      const row = { ...next, id, studentId: studentId ?? null, archivedAt: null, importId: null, beforeImport: null };
+      await rows.insertNew([row]);
+    } else await rows.update({ id, version }, next);
+    const current = await rows.findOne({ id });
+    if (!current) throw notFound('exercise');
+    // An answer that was lost on the way is asked for again: the same content is no conflict.
+    if (!isDeepStrictEqual(readExerciseBody(current.body), exercise)) throw staleWrite('exercise', this.view(current));
+    return this.view(current);
+  }
+
+  /** Puts an exercise of the studio's own away, or back; routines that have it keep it. */
+  async archive(studioId: string, id: string, isArchived: boolean): Promise<ShelfExercise> {
+    const rows = this.scope.of(OwnExercise, studioId);
+    const archivedAt = isArchived ? this.clock.now() : null;
+    if (!(await rows.update({ id }, { archivedAt }))) throw notFound('exercise');
+    const row = await rows.findOne({ id });
+    if (!row) throw notFound('exercise');
+    return this.view(row);
+  }
+
+  /** Whether a routine of the studio has an exercise, within a transaction. */
+  async isInUse(studioId: string, id: string, manager: EntityManager): Promise<boolean> {
+    const step = JSON.stringify([{ exerciseId: id }]);
+    const rows = await manager.query<unknown[]>(
+      `select 1 from routine where studio_id = $1 and steps->'list' @> $2::jsonb limit 1`,
+      [studioId, step],
+    );
+    return rows.length > 0;
+  }
+
+  private view({ body, version, archivedAt, studentId }: OwnExercise): ShelfExercise {
+    return { ...readExerciseBody(body), own: { version, isArchived: archivedAt !== null, studentId } };
   }
 }

@@ -38,7 +38,7 @@ export class RoutinesService {
 
   async create(studioId: string, wanted: NewRoutineDto): Promise<RoutineDto> {
     await this.students.get(studioId, wanted.studentId);
-    this.checkSteps(wanted.steps);
+    await this.checkSteps(studioId, wanted.steps);
     const { id, studentId, name, occasion, minutes } = wanted;
     const row = {
       id,
@@ -59,7 +59,7 @@ export class RoutinesService {
     id: string,
     { version, name, occasion, minutes, steps }: ChangedRoutineDto,
   ): Promise<RoutineDto> {
-    this.checkSteps(steps);
+    await this.checkSteps(studioId, steps);
     const change = { name, occasion, minutes, steps: stored(steps) };
     const next = { ...change, version: version + 1, updatedAt: this.clock.now() };
     const changed = await this.scope.of(Routine, studioId).update({ id, version }, next);
@@ -79,8 +79,9 @@ export class RoutinesService {
     if (!(await this.scope.of(Routine, studioId).delete({ id }))) throw notFound('routine');
   }
 
-  private checkSteps(steps: RoutineFieldsDto['steps']): void {
-    const shelf = new Set(this.exercises.list().map((exercise) => exercise.id));
+  private async checkSteps(studioId: string, steps: RoutineFieldsDto['steps']): Promise<void> {
+    if (steps.every(({ exerciseId }) => this.exercises.isShipped(exerciseId))) return;
+    const shelf = new Set((await this.exercises.list(studioId)).map((exercise) => exercise.id));
     const index = steps.findIndex(({ exerciseId }) => !shelf.has(exerciseId));
     if (index < 0) return;
     throw new Problem(422, 'INVALID', `There is no exercise “${steps[index]?.exerciseId ?? ''}” on the shelf.`, {

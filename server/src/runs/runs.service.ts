@@ -93,7 +93,7 @@ export class RunsService {
       `select to_char(run.started_at at time zone $3, 'YYYY-MM-DD') as day, key.high, key.marks
          from run_key key join run on run.id = key.run_id
         where key.studio_id = $1 and run.student_id = $2 and key.outcome = 'sung' and key.exercise_id = any($4)`,
-      [studentId, timeZone, this.exercises.idsInRegister('heavy')],
+      [studentId, timeZone, await this.exercises.idsInRegister(studioId, 'heavy')],
     )) as BeltKey[];
     const { easyDays, hardDays, isEnough } = beltEvidence(keys, ceiling);
     return { ceiling, easyDays: [...easyDays], hardDays: [...hardDays], isEnough };

@@ -1,4 +1,4 @@
-import type { RuleChanges } from '@soft-lark/core';
+import type { NoteNaming, RuleChanges } from '@soft-lark/core';
 import { Column, CreateDateColumn, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('studio')
@@ -23,6 +23,10 @@ export class Studio {
   /** Figures of the rule table the studio has set, by row. */
   @Column('jsonb')
   rules!: RuleChanges;
+
+  /** How notes are named on every screen. */
+  @Column('jsonb', { name: 'note_naming' })
+  noteNaming!: Required<NoteNaming>;
 
   @Column('integer')
   version!: number;

@@ -5,9 +5,11 @@ import { v7 } from 'uuid';
 import { Clock, isTimeZone, Problem, staleWrite, type SignedIn } from '../common/index.ts';
 import { Account } from './account.entity.ts';
 import { changeRules } from '@soft-lark/core';
-import type { SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
+import type { NoteNamingDto, SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
 import { hashPassword, isPassword } from './passwords.ts';
 import { Studio } from './studio.entity.ts';
+
+const USUAL_NAMING: NoteNamingDto = { scheme: 'scientific', spelling: 'usual', middleDo: 4 };
 
 @Injectable()
 export class StudiosService {
@@ -31,8 +33,10 @@ export class StudiosService {
   }
 
   async settings(studioId: string): Promise<StudioDto> {
-    const { name, timeZone, approach, rules, version } = await this.studios.findOneByOrFail({ id: studioId });
-    return { name, timeZone, approach, rules, version };
+    const { name, timeZone, approach, rules, noteNaming, version } = await this.studios.findOneByOrFail({
+      id: studioId,
+    });
+    return { name, timeZone, approach, rules, noteNaming, version };
   }
 
   /** Changes the studio's settings; a rule table that makes no sense is refused with its row. */
@@ -60,6 +64,7 @@ export class StudiosService {
         isDemo,
         approach: {},
         rules: {},
+        noteNaming: USUAL_NAMING,
         version: 1,
       });
       await manager.insert(Account, { id: signedIn.accountId, studioId: signedIn.studioId, name, email, passwordHash });
@@ -91,7 +96,7 @@ export class StudiosService {
     ]);
     if (!account || !studio)
       throw new Problem(401, 'SIGNED_OUT', 'This account is not there any more.', { remedy: 'Sign in again.' });
-    const { name: studioName, timeZone, isDemo, approach, rules } = studio;
+    const { name: studioName, timeZone, isDemo, approach, rules, noteNaming } = studio;
     return {
       name: account.name,
       studioName,
@@ -99,6 +104,7 @@ export class StudiosService {
       isDemo,
       approach,
       rules,
+      noteNaming,
       fixedNow: this.clock.fixed,
       today: this.clock.today(timeZone).date,
     };

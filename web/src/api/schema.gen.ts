@@ -164,6 +164,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exercises/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Exercises_importsSoFar"];
+        put?: never;
+        post: operations["Exercises_take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises/imports/{importId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["Exercises_undo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises/{exerciseId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["Exercises_change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises/{exerciseId}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["Exercises_archive"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/collections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Collections_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/collections/{collectionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["Collections_change"];
+        post?: never;
+        delete: operations["Collections_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/routines": {
         parameters: {
             query?: never;
@@ -416,6 +512,13 @@ export interface components {
             password: string;
             timeZone: string;
         };
+        NoteNamingDto: {
+            /** @enum {string} */
+            scheme: "scientific" | "helmholtz" | "german" | "fixed-do";
+            /** @enum {string} */
+            spelling: "usual" | "sharps" | "flats";
+            middleDo: number;
+        };
         SessionDto: {
             name: string;
             studioName: string;
@@ -427,6 +530,7 @@ export interface components {
             rules: {
                 [key: string]: number;
             };
+            noteNaming: components["schemas"]["NoteNamingDto"];
             /** Format: date-time */
             fixedNow: string | null;
             /** Format: date */
@@ -446,6 +550,7 @@ export interface components {
             rules: {
                 [key: string]: number;
             };
+            noteNaming: components["schemas"]["NoteNamingDto"];
             version: number;
         };
         NewPasswordDto: {
@@ -547,6 +652,57 @@ export interface components {
             name: string;
             note: string;
             voice: components["schemas"]["VoiceFileDto"];
+            version: number;
+        };
+        OwnMarkDto: {
+            version: number;
+            isArchived: boolean;
+            /** Format: uuid */
+            studentId: string | null;
+        };
+        ShelfImportDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            items: number;
+            /** Format: date-time */
+            createdAt: string;
+            isUndone: boolean;
+        };
+        CollectionFieldsDto: {
+            name: string;
+            exercises: string[];
+        };
+        ImportDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            exercises: {
+                [key: string]: unknown;
+            }[];
+            collections: components["schemas"]["CollectionFieldsDto"][];
+        };
+        ChangedExerciseDto: {
+            version: number;
+            exercise: {
+                [key: string]: unknown;
+            };
+            /** Format: uuid */
+            studentId?: string;
+        };
+        ArchiveDto: {
+            isArchived: boolean;
+        };
+        CollectionDto: {
+            name: string;
+            exercises: string[];
+            /** Format: uuid */
+            id: string;
+            version: number;
+        };
+        ChangedCollectionDto: {
+            name: string;
+            exercises: string[];
             version: number;
         };
         StepSettingsDto: {
@@ -1179,6 +1335,7 @@ export interface operations {
                         styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy")[];
                         /** @default [] */
                         voices: ("soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing")[];
+                        /** @default [] */
                         goals: string[];
                         /** @default [] */
                         needs: string[];
@@ -1189,6 +1346,7 @@ export interface operations {
                         noise: "silent" | "quiet" | "normal" | "loud";
                         /** @default [] */
                         kit: string[];
+                        /** @default  */
                         why: string;
                         work: {
                             /** @enum {string} */
@@ -1200,6 +1358,14 @@ export interface operations {
                              */
                             mode: "major" | "minor" | "harmonic-minor" | "dorian" | "mixolydian";
                             syllables: string;
+                            /** @default [] */
+                            syllableSets: string[];
+                            /** @default {} */
+                            syllablesAt: {
+                                low?: string;
+                                bridge?: string;
+                                above?: string;
+                            };
                             /** @default [] */
                             marks: {
                                 /** @enum {string} */
@@ -1241,6 +1407,12 @@ export interface operations {
                             } | {
                                 /** @enum {string} */
                                 rule: "speaking-pitch";
+                            } | {
+                                /** @enum {string} */
+                                rule: "absolute";
+                                notes: {
+                                    [key: string]: number;
+                                };
                             };
                             /**
                              * @default rise-return
@@ -1303,6 +1475,7 @@ export interface operations {
                             quickening: number;
                             text: string;
                         };
+                        /** @default [] */
                         cues: {
                             text: string;
                             /**
@@ -1312,6 +1485,7 @@ export interface operations {
                             at: "always" | "low" | "bridge" | "above" | "top" | "last";
                             approach?: string;
                         }[];
+                        /** @default [] */
                         watchFor: {
                             seen: string;
                             causes: string[];
@@ -1321,6 +1495,7 @@ export interface operations {
                                 text: string;
                             }[];
                         }[];
+                        /** @default [] */
                         relatives: {
                             id: string;
                             /** @enum {string} */
@@ -1332,8 +1507,643 @@ export interface operations {
                         cautions: string[];
                         /** @default [] */
                         notWith: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+                        /** @default [] */
+                        manners: string[];
+                        senseCheck?: {
+                            /** @enum {string} */
+                            by: "hand" | "ear" | "eye";
+                            text: string;
+                        };
+                        /** @default [] */
+                        learnt: {
+                            name: string;
+                            text: string;
+                        }[];
+                        resistance?: number;
+                        /** @default false */
+                        optIn: boolean;
+                        copyOf?: string;
+                        own?: components["schemas"]["OwnMarkDto"];
                     }[];
                 };
+            };
+        };
+    };
+    Exercises_importsSoFar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfImportDto"][];
+                };
+            };
+        };
+    };
+    Exercises_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfImportDto"];
+                };
+            };
+        };
+    };
+    Exercises_undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                importId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfImportDto"];
+                };
+            };
+        };
+    };
+    Exercises_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exerciseId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedExerciseDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        name: string;
+                        shortName: string;
+                        /** @enum {string} */
+                        stage: "settle" | "breath" | "release" | "occluded" | "resonance" | "onset" | "middle" | "registers" | "range" | "agility" | "dynamics" | "tone" | "words" | "style" | "cool";
+                        /**
+                         * @default first
+                         * @enum {string}
+                         */
+                        level: "first" | "steady" | "advanced";
+                        /**
+                         * @default warms
+                         * @enum {string}
+                         */
+                        does: "warms" | "builds";
+                        load: number;
+                        /**
+                         * @default any
+                         * @enum {string}
+                         */
+                        register: "light" | "mixed" | "heavy" | "any";
+                        /** @default false */
+                        quiet: boolean;
+                        /** @default false */
+                        grit: boolean;
+                        /** @default false */
+                        extendsRange: boolean;
+                        /** @default [] */
+                        styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy")[];
+                        /** @default [] */
+                        voices: ("soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing")[];
+                        /** @default [] */
+                        goals: string[];
+                        /** @default [] */
+                        needs: string[];
+                        /**
+                         * @default normal
+                         * @enum {string}
+                         */
+                        noise: "silent" | "quiet" | "normal" | "loud";
+                        /** @default [] */
+                        kit: string[];
+                        /** @default  */
+                        why: string;
+                        work: {
+                            /** @enum {string} */
+                            kind: "pattern";
+                            pattern: string;
+                            /**
+                             * @default major
+                             * @enum {string}
+                             */
+                            mode: "major" | "minor" | "harmonic-minor" | "dorian" | "mixolydian";
+                            syllables: string;
+                            /** @default [] */
+                            syllableSets: string[];
+                            /** @default {} */
+                            syllablesAt: {
+                                low?: string;
+                                bridge?: string;
+                                above?: string;
+                            };
+                            /** @default [] */
+                            marks: {
+                                /** @enum {string} */
+                                kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait";
+                                first: number;
+                                last: number;
+                            }[];
+                            /**
+                             * @default {
+                             *       "usual": 84
+                             *     }
+                             */
+                            tempo: {
+                                learn?: number;
+                                usual: number;
+                                fast?: number;
+                            };
+                            /**
+                             * @default {
+                             *       "rule": "low-anchor",
+                             *       "semitones": 3
+                             *     }
+                             */
+                            placement: {
+                                /** @enum {string} */
+                                rule: "low-anchor";
+                                /** @default 3 */
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                rule: "high-anchor";
+                                /** @default 2 */
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                rule: "bridge-anchor";
+                                /** @default 2 */
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                rule: "speaking-pitch";
+                            } | {
+                                /** @enum {string} */
+                                rule: "absolute";
+                                notes: {
+                                    [key: string]: number;
+                                };
+                            };
+                            /**
+                             * @default rise-return
+                             * @enum {string}
+                             */
+                            travel: "rise" | "fall" | "rise-return" | "fall-return" | "rise-fall" | "stay";
+                            /** @default 1 */
+                            step: number;
+                            returnStep?: number;
+                            /** @default 3 */
+                            fewestKeys: number;
+                            mostKeys?: number;
+                            /** @default 1 */
+                            timesPerKey: number;
+                            /** @default 4 */
+                            cueBeats: number;
+                            /** @default 2 */
+                            restBeats: number;
+                        } | {
+                            /** @enum {string} */
+                            kind: "siren";
+                            lowShare: number;
+                            highShare: number;
+                            /** @enum {string} */
+                            shape: "up" | "down" | "up-down" | "down-up";
+                            repeats: number;
+                            secondsEach: number;
+                            /** @default 2 */
+                            restSeconds: number;
+                            syllables: string;
+                        } | {
+                            /** @enum {string} */
+                            kind: "breath";
+                            counts?: {
+                                inCounts: number;
+                                holdCounts: number;
+                                outCounts: number;
+                                restCounts: number;
+                                cycles: number;
+                                countTempo: number;
+                            };
+                            bursts?: {
+                                repeats: number;
+                                secondsEach: number;
+                                restSeconds: number;
+                            };
+                            syllables?: string;
+                        } | {
+                            /** @enum {string} */
+                            kind: "timed";
+                            seconds: number;
+                            prompts: string[];
+                        } | {
+                            /** @enum {string} */
+                            kind: "spoken";
+                            repeats: number;
+                            beats: number;
+                            tempo: number;
+                            /** @default 0 */
+                            quickening: number;
+                            text: string;
+                        };
+                        /** @default [] */
+                        cues: {
+                            text: string;
+                            /**
+                             * @default always
+                             * @enum {string}
+                             */
+                            at: "always" | "low" | "bridge" | "above" | "top" | "last";
+                            approach?: string;
+                        }[];
+                        /** @default [] */
+                        watchFor: {
+                            seen: string;
+                            causes: string[];
+                            remedies: {
+                                /** @enum {string} */
+                                kind: "cue" | "tempo" | "relative" | "lower-key" | "rest";
+                                text: string;
+                            }[];
+                        }[];
+                        /** @default [] */
+                        relatives: {
+                            id: string;
+                            /** @enum {string} */
+                            as: "easier" | "shorter" | "instead";
+                            /** @enum {string} */
+                            when?: "cannot-trill" | "no-straw" | "thin-walls" | "seated" | "video-call" | "in-the-car" | "sore-lip";
+                        }[];
+                        /** @default [] */
+                        cautions: string[];
+                        /** @default [] */
+                        notWith: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+                        /** @default [] */
+                        manners: string[];
+                        senseCheck?: {
+                            /** @enum {string} */
+                            by: "hand" | "ear" | "eye";
+                            text: string;
+                        };
+                        /** @default [] */
+                        learnt: {
+                            name: string;
+                            text: string;
+                        }[];
+                        resistance?: number;
+                        /** @default false */
+                        optIn: boolean;
+                        copyOf?: string;
+                        own?: components["schemas"]["OwnMarkDto"];
+                    };
+                };
+            };
+        };
+    };
+    Exercises_archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exerciseId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArchiveDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        id: string;
+                        name: string;
+                        shortName: string;
+                        /** @enum {string} */
+                        stage: "settle" | "breath" | "release" | "occluded" | "resonance" | "onset" | "middle" | "registers" | "range" | "agility" | "dynamics" | "tone" | "words" | "style" | "cool";
+                        /**
+                         * @default first
+                         * @enum {string}
+                         */
+                        level: "first" | "steady" | "advanced";
+                        /**
+                         * @default warms
+                         * @enum {string}
+                         */
+                        does: "warms" | "builds";
+                        load: number;
+                        /**
+                         * @default any
+                         * @enum {string}
+                         */
+                        register: "light" | "mixed" | "heavy" | "any";
+                        /** @default false */
+                        quiet: boolean;
+                        /** @default false */
+                        grit: boolean;
+                        /** @default false */
+                        extendsRange: boolean;
+                        /** @default [] */
+                        styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy")[];
+                        /** @default [] */
+                        voices: ("soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing")[];
+                        /** @default [] */
+                        goals: string[];
+                        /** @default [] */
+                        needs: string[];
+                        /**
+                         * @default normal
+                         * @enum {string}
+                         */
+                        noise: "silent" | "quiet" | "normal" | "loud";
+                        /** @default [] */
+                        kit: string[];
+                        /** @default  */
+                        why: string;
+                        work: {
+                            /** @enum {string} */
+                            kind: "pattern";
+                            pattern: string;
+                            /**
+                             * @default major
+                             * @enum {string}
+                             */
+                            mode: "major" | "minor" | "harmonic-minor" | "dorian" | "mixolydian";
+                            syllables: string;
+                            /** @default [] */
+                            syllableSets: string[];
+                            /** @default {} */
+                            syllablesAt: {
+                                low?: string;
+                                bridge?: string;
+                                above?: string;
+                            };
+                            /** @default [] */
+                            marks: {
+                                /** @enum {string} */
+                                kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait";
+                                first: number;
+                                last: number;
+                            }[];
+                            /**
+                             * @default {
+                             *       "usual": 84
+                             *     }
+                             */
+                            tempo: {
+                                learn?: number;
+                                usual: number;
+                                fast?: number;
+                            };
+                            /**
+                             * @default {
+                             *       "rule": "low-anchor",
+                             *       "semitones": 3
+                             *     }
+                             */
+                            placement: {
+                                /** @enum {string} */
+                                rule: "low-anchor";
+                                /** @default 3 */
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                rule: "high-anchor";
+                                /** @default 2 */
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                rule: "bridge-anchor";
+                                /** @default 2 */
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                rule: "speaking-pitch";
+                            } | {
+                                /** @enum {string} */
+                                rule: "absolute";
+                                notes: {
+                                    [key: string]: number;
+                                };
+                            };
+                            /**
+                             * @default rise-return
+                             * @enum {string}
+                             */
+                            travel: "rise" | "fall" | "rise-return" | "fall-return" | "rise-fall" | "stay";
+                            /** @default 1 */
+                            step: number;
+                            returnStep?: number;
+                            /** @default 3 */
+                            fewestKeys: number;
+                            mostKeys?: number;
+                            /** @default 1 */
+                            timesPerKey: number;
+                            /** @default 4 */
+                            cueBeats: number;
+                            /** @default 2 */
+                            restBeats: number;
+                        } | {
+                            /** @enum {string} */
+                            kind: "siren";
+                            lowShare: number;
+                            highShare: number;
+                            /** @enum {string} */
+                            shape: "up" | "down" | "up-down" | "down-up";
+                            repeats: number;
+                            secondsEach: number;
+                            /** @default 2 */
+                            restSeconds: number;
+                            syllables: string;
+                        } | {
+                            /** @enum {string} */
+                            kind: "breath";
+                            counts?: {
+                                inCounts: number;
+                                holdCounts: number;
+                                outCounts: number;
+                                restCounts: number;
+                                cycles: number;
+                                countTempo: number;
+                            };
+                            bursts?: {
+                                repeats: number;
+                                secondsEach: number;
+                                restSeconds: number;
+                            };
+                            syllables?: string;
+                        } | {
+                            /** @enum {string} */
+                            kind: "timed";
+                            seconds: number;
+                            prompts: string[];
+                        } | {
+                            /** @enum {string} */
+                            kind: "spoken";
+                            repeats: number;
+                            beats: number;
+                            tempo: number;
+                            /** @default 0 */
+                            quickening: number;
+                            text: string;
+                        };
+                        /** @default [] */
+                        cues: {
+                            text: string;
+                            /**
+                             * @default always
+                             * @enum {string}
+                             */
+                            at: "always" | "low" | "bridge" | "above" | "top" | "last";
+                            approach?: string;
+                        }[];
+                        /** @default [] */
+                        watchFor: {
+                            seen: string;
+                            causes: string[];
+                            remedies: {
+                                /** @enum {string} */
+                                kind: "cue" | "tempo" | "relative" | "lower-key" | "rest";
+                                text: string;
+                            }[];
+                        }[];
+                        /** @default [] */
+                        relatives: {
+                            id: string;
+                            /** @enum {string} */
+                            as: "easier" | "shorter" | "instead";
+                            /** @enum {string} */
+                            when?: "cannot-trill" | "no-straw" | "thin-walls" | "seated" | "video-call" | "in-the-car" | "sore-lip";
+                        }[];
+                        /** @default [] */
+                        cautions: string[];
+                        /** @default [] */
+                        notWith: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+                        /** @default [] */
+                        manners: string[];
+                        senseCheck?: {
+                            /** @enum {string} */
+                            by: "hand" | "ear" | "eye";
+                            text: string;
+                        };
+                        /** @default [] */
+                        learnt: {
+                            name: string;
+                            text: string;
+                        }[];
+                        resistance?: number;
+                        /** @default false */
+                        optIn: boolean;
+                        copyOf?: string;
+                        own?: components["schemas"]["OwnMarkDto"];
+                    };
+                };
+            };
+        };
+    };
+    Collections_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollectionDto"][];
+                };
+            };
+        };
+    };
+    Collections_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                collectionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedCollectionDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollectionDto"];
+                };
+            };
+        };
+    };
+    Collections_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                collectionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -1,11 +1,16 @@
 import { queryOptions } from '@tanstack/react-query';
+import { setNoteNaming } from '../text/note-names.ts';
 import { api, dataOf, type Schemas } from './client.ts';
 
 export type Session = Schemas['SessionDto'];
 
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
-  queryFn: () => dataOf(api.GET('/api/session')),
+  queryFn: async () => {
+    const session = await dataOf(api.GET('/api/session'));
+    setNoteNaming(session.noteNaming);
+    return session;
+  },
   staleTime: 300_000,
 });
 

@@ -1,6 +1,7 @@
-import { isSounding, writeNote, type LaidRoutine, type LaidStep, type Stage, type VoiceFile } from '@soft-lark/core';
+import { isSounding, type LaidRoutine, type LaidStep, type Stage, type VoiceFile } from '@soft-lark/core';
 import { area, curveCatmullRom, line } from 'd3-shape';
 import { pitchScale, todaysLimits, voiceSpan, type PitchScale } from './pitch-scale.ts';
+import { writeNote } from '../text/note-names.ts';
 
 /** How deep a ribbon's plum is: later, wider work is darker. */
 const TINTS: Readonly<Record<Stage, 1 | 2 | 3>> = {

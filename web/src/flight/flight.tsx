@@ -1,10 +1,11 @@
 import { useElementSize } from '@mantine/hooks';
-import { writeNote, type LaidRoutine, type VoiceFile } from '@soft-lark/core';
+import { type LaidRoutine, type VoiceFile } from '@soft-lark/core';
 import { memo, useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { clockText } from '../ui/format.ts';
 import { PictureTable } from '../ui/picture-table.tsx';
 import { layFlight, type FlightShapes } from './flight.layout.ts';
+import { writeNote } from '../text/note-names.ts';
 import classes from './flight.module.css';
 
 interface FlightProps {

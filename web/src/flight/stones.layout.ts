@@ -1,4 +1,5 @@
-import { keyName, writeNote, type Ladder, type RunKey, type SkippedKey } from '@soft-lark/core';
+import { keyName, type Ladder, type RunKey, type SkippedKey } from '@soft-lark/core';
+import { writeNote } from '../text/note-names.ts';
 
 /** One key as a stepping stone. */
 export interface Stone {

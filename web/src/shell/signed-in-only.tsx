@@ -16,7 +16,7 @@ export function SignedInOnly(): ReactElement {
     return (
       <>
         <RunSender />
-        <Outlet />
+        <Outlet key={JSON.stringify(session.data.noteNaming)} />
       </>
     );
   }

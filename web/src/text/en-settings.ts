@@ -11,6 +11,16 @@ export const settings = {
     'Teachers differ; none of this is right or wrong. Cues and the travel of ladders follow these answers. Each student can have answers of their own.',
   rulesHint:
     'What every limit rests on. Usual teaching references; schools differ, and every figure is yours to change. A line in a ledger says whose figure it used.',
+  noteNames: 'Note names',
+  schemes: {
+    scientific: 'Letters and numbers: F♯4, B♭3',
+    helmholtz: 'Letters and strokes: f♯′, b♭',
+    german: 'German names: fis′, b, h',
+    'fixed-do': 'Fixed do: Fa♯4, Si♭3',
+  },
+  spelling: 'Black keys',
+  spellings: { usual: 'the usual mixture', sharps: 'sharps only', flats: 'flats only' },
+  middleDo: 'Middle C is',
   rangesTitle: 'Reference ranges',
   rangesHint:
     'What a voice starts from before it is measured, and the caps of the young. A range check replaces them. Usual teaching reference, schools differ.',

@@ -1,7 +1,8 @@
-import { whatWouldChange, writeNote, type LedgerEntry, type LimitContext, type Limits } from '@soft-lark/core';
+import { whatWouldChange, type LedgerEntry, type LimitContext, type Limits } from '@soft-lark/core';
 import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { dayText } from './format.ts';
+import { writeNote } from '../text/note-names.ts';
 import classes from './ledger.module.css';
 
 function effectText({ effect }: LedgerEntry): string {

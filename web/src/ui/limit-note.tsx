@@ -1,8 +1,9 @@
 import { Popover, UnstyledButton } from '@mantine/core';
-import { writeNote, type LimitContext, type Limits } from '@soft-lark/core';
+import { type LimitContext, type Limits } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Ledger } from './ledger.tsx';
+import { writeNote } from '../text/note-names.ts';
 import classes from './ui.module.css';
 
 interface LimitNoteProps {

@@ -1,7 +1,8 @@
 import { TextInput } from '@mantine/core';
-import { PitchError, readNote, writeNote } from '@soft-lark/core';
+import { PitchError } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { readNote, writeNote } from '../text/note-names.ts';
 
 /** A note typed by name: `undefined` where nothing is written, `null` where it cannot be read. */
 export type NoteValue = number | undefined | null;

@@ -1,8 +1,9 @@
 import { Button, NumberInput, Table } from '@mantine/core';
-import { RULE_ROWS, ruleFigure, writeNote, type RuleChanges, type RuleRow, type RuleTable } from '@soft-lark/core';
+import { RULE_ROWS, ruleFigure, type RuleChanges, type RuleRow, type RuleTable } from '@soft-lark/core';
 import { Fragment, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from './note-field.tsx';
+import { writeNote } from '../text/note-names.ts';
 import classes from './ui.module.css';
 
 interface RuleEditorProps {

@@ -1,7 +1,7 @@
 import type { WrittenExercise } from '../exercise.schema.ts';
 
-type WrittenCue = WrittenExercise['cues'][number];
-type WrittenWatch = WrittenExercise['watchFor'][number];
+type WrittenCue = NonNullable<WrittenExercise['cues']>[number];
+type WrittenWatch = NonNullable<WrittenExercise['watchFor']>[number];
 type WrittenRemedy = WrittenWatch['remedies'][number];
 
 /** Short forms for the data files: a general cue is its text alone. */

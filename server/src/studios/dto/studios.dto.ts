@@ -1,6 +1,14 @@
-import { APPROACH_CHOICES, RULE_ROWS, type RuleChanges } from '@soft-lark/core';
+import {
+  APPROACH_CHOICES,
+  NOTE_SCHEMES,
+  RANGE_ROWS,
+  RULE_ROWS,
+  type KeySpelling,
+  type NoteScheme,
+  type RuleChanges,
+} from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { Formed, Named, Text, Whole } from '../../common/index.ts';
+import { Choice, Formed, Named, Part, Text, Whole } from '../../common/index.ts';
 
 const EMAIL = /^[^\s@]{1,64}@[^\s@]{1,180}\.[^\s@]{2,24}$/;
 
@@ -29,7 +37,7 @@ export class SignUpDto {
   timeZone!: string;
 }
 
-const ROWS: ReadonlySet<string> = new Set(RULE_ROWS.map(({ path }) => path));
+const ROWS: ReadonlySet<string> = new Set([...RULE_ROWS, ...RANGE_ROWS].map(({ path }) => path));
 
 /** Answers on which schools differ. */
 export const Approach = (options: { readonly optional?: boolean } = {}): PropertyDecorator =>
@@ -44,6 +52,19 @@ export const Approach = (options: { readonly optional?: boolean } = {}): Propert
 export const RuleFigures = (options: { readonly optional?: boolean } = {}): PropertyDecorator =>
   Named('number', (name) => ROWS.has(name), 'holds a row the rule table does not have', options);
 
+/** How the studio names notes. */
+export class NoteNamingDto {
+  @Choice([...NOTE_SCHEMES])
+  scheme!: NoteScheme;
+
+  @Choice(['usual', 'sharps', 'flats'])
+  spelling!: KeySpelling;
+
+  /** The number of middle C in fixed-do: three or four. */
+  @Whole(3, 4)
+  middleDo!: 3 | 4;
+}
+
 class StudioFieldsDto {
   @Text({ max: 120 })
   name!: string;
@@ -56,6 +77,9 @@ class StudioFieldsDto {
 
   @RuleFigures()
   rules!: RuleChanges;
+
+  @Part(() => NoteNamingDto)
+  noteNaming!: NoteNamingDto;
 }
 
 /** The studio's own settings. */
@@ -113,6 +137,9 @@ export class SessionDto {
 
   @ApiProperty({ type: Object, additionalProperties: { type: 'number' } })
   rules!: RuleChanges;
+
+  @ApiProperty({ type: NoteNamingDto })
+  noteNaming!: NoteNamingDto;
 
   /** The instant that stands in for now, where one was fixed. */
   @ApiProperty({ type: String, format: 'date-time', nullable: true })

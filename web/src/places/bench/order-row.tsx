@@ -1,10 +1,11 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { IconX } from '@tabler/icons-react';
-import { writeNote, type LaidStep } from '@soft-lark/core';
+import { type LaidStep } from '@soft-lark/core';
 import { memo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { clockText } from '../../ui/format.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './bench.module.css';
 
 interface OrderRowProps {

@@ -1,5 +1,5 @@
 import { useElementSize } from '@mantine/hooks';
-import { keyName, writeNote, type LaidStep } from '@soft-lark/core';
+import { keyName, type LaidStep } from '@soft-lark/core';
 import type { TFunction } from 'i18next';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -10,6 +10,7 @@ import { PictureTable } from '../../ui/picture-table.tsx';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
 import { StepSettingsRow } from './step-settings-row.tsx';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './bench.module.css';
 
 const STONES_HEIGHT = 176;

@@ -1,10 +1,11 @@
 import { Button, Group } from '@mantine/core';
-import { writeNote, type LaidStep, type StepProblem } from '@soft-lark/core';
+import { type LaidStep, type StepProblem } from '@soft-lark/core';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Ledger } from '../../ui/ledger.tsx';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './bench.module.css';
 
 interface StepReasonsProps {

@@ -1,9 +1,10 @@
 import { Button, NumberInput, Select } from '@mantine/core';
-import { writeNote, type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
+import { type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from '../../ui/note-field.tsx';
 import type { BenchAction } from './bench.reducer.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './bench.module.css';
 
 /** What the fields show; each of it stays the same while nothing of it changes, whatever else the day does. */

@@ -1,9 +1,10 @@
 import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import { writeNote, type CheckAction, type CheckState } from '@soft-lark/core';
+import { type CheckAction, type CheckState } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../../ui/key-cap.tsx';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './check.module.css';
 
 interface CheckActsProps {

@@ -1,7 +1,8 @@
 import { UnstyledButton } from '@mantine/core';
-import { writeNote } from '@soft-lark/core';
+
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './check.module.css';
 
 const AROUND = 9;

@@ -1,13 +1,5 @@
 import { Button, SegmentedControl, Select, Switch, Title } from '@mantine/core';
-import {
-  conductCheck,
-  isYoungVoice,
-  SINGERS,
-  startCheck,
-  writeNote,
-  type CheckAction,
-  type SingerName,
-} from '@soft-lark/core';
+import { conductCheck, isYoungVoice, SINGERS, startCheck, type CheckAction, type SingerName } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useReducer, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -26,6 +18,7 @@ import { SpeakingNote } from './speaking-note.tsx';
 import { SungNotes } from './sung-notes.tsx';
 import { Trace } from './trace.tsx';
 import { useHearing } from './use-hearing.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './check.module.css';
 
 const CUE = { seconds: 0.8, velocity: 0.6, role: 'first-note' } as const;

@@ -1,8 +1,9 @@
 import { Button, Group } from '@mantine/core';
-import { writeNote } from '@soft-lark/core';
+
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Way } from './check-draft.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './check.module.css';
 
 interface SpeakingNoteProps {

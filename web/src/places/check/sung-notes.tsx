@@ -1,6 +1,7 @@
-import { findingsOf, writeNote, type CheckState } from '@soft-lark/core';
+import { findingsOf, type CheckState } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './check.module.css';
 
 /** What has come so far, the highest on top: easy, only just, or missing. */

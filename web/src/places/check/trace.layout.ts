@@ -1,5 +1,6 @@
-import { pitchOf, writeNote, type PitchFrame } from '@soft-lark/core';
+import { pitchOf, type PitchFrame } from '@soft-lark/core';
 import { pitchScale } from '../../flight/pitch-scale.ts';
+import { writeNote } from '../../text/note-names.ts';
 
 /** Semitones shown above and below the note asked for. */
 const AROUND = 7;

@@ -1,11 +1,10 @@
-import { writeNote } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { RunSummary } from '../../api/runs.queries.ts';
 import { momentText } from '../../ui/format.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
-
+import { writeNote } from '../../text/note-names.ts';
 const HEIGHT = 230;
 const TICK = { fill: 'var(--soft)', fontSize: 12.5 };
 

@@ -1,6 +1,6 @@
 import { Anchor, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { keyName, writeNote } from '@soft-lark/core';
+import { keyName } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
@@ -10,6 +10,7 @@ import { Failure } from '../../ui/failure.tsx';
 import { clockText, momentText } from '../../ui/format.ts';
 import { Shape } from '../../ui/shape.tsx';
 import { useKeptRuns } from '../../runs/run-store.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './log.module.css';
 
 type Step = RunDetail['plan'][number];

@@ -1,11 +1,12 @@
 import { Table } from '@mantine/core';
-import { writeNote } from '@soft-lark/core';
+
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
 import type { RunSummary } from '../../api/runs.queries.ts';
 import { useShown } from '../../shell/use-shown.ts';
 import { momentText } from '../../ui/format.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './log.module.css';
 
 const HEADERS = ['when', 'student', 'routine', 'keys', 'range', 'ease', 'marks', 'note'] as const;

@@ -1,11 +1,12 @@
 import { Button, Group, Textarea, Title, UnstyledButton } from '@mantine/core';
-import { writeNote } from '@soft-lark/core';
+
 import { useEffect, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import type { Student } from '../../api/students.queries.ts';
 import { stopPiano } from '../../sound/piano.ts';
 import { closeRun, type KeptRun } from '../../runs/run-store.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './gate.module.css';
 
 const EASE = [1, 2, 3, 4, 5] as const;

@@ -1,18 +1,11 @@
 import { useElementSize } from '@mantine/hooks';
-import {
-  breathMoment,
-  currentKey,
-  currentStep,
-  keyName,
-  writeNote,
-  type Exercise,
-  type RunState,
-} from '@soft-lark/core';
+import { breathMoment, currentKey, currentStep, keyName, type Exercise, type RunState } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { layRunStones } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
 import { clockText } from '../../ui/format.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './run.module.css';
 
 interface NowPanelProps {

@@ -5,7 +5,6 @@ import {
   currentStep,
   keyName,
   nextKey,
-  writeNote,
   type Exercise,
   type RunState,
 } from '@soft-lark/core';
@@ -13,6 +12,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sessionQuery } from '../../api/session.queries.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './run.module.css';
 
 interface SayBandProps {

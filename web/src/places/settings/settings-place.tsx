@@ -14,6 +14,7 @@ import { RangeEditor } from '../../ui/range-editor.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { AccountSettings } from './account-settings.tsx';
+import { NamingFields } from './naming-fields.tsx';
 import classes from './settings.module.css';
 
 const TABS = ['studio', 'approach', 'rules', 'account'] as const;
@@ -86,6 +87,14 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Ex
             }}
           />
         </Group>
+      )}
+      {tab === 'studio' && (
+        <NamingFields
+          naming={edited.noteNaming}
+          onChange={(noteNaming) => {
+            setEdited({ ...edited, noteNaming });
+          }}
+        />
       )}
       {tab === 'approach' && (
         <>

@@ -1,9 +1,10 @@
-import { writeNote, type Exercise, type LaidStep } from '@soft-lark/core';
+import { type Exercise, type LaidStep } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Contour } from '../../flight/contour.tsx';
 import { clockText } from '../../ui/format.ts';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './shelf.module.css';
 
 interface ExerciseRowProps {

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { BELT_CEILINGS, isAdultType, writeNote } from '@soft-lark/core';
+import { BELT_CEILINGS, isAdultType } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { beltEvidenceQuery, type Student } from '../../api/students.queries.ts';
+import { writeNote } from '../../text/note-names.ts';
 
 /** What the runs say of the belt ceiling; raising it stays the teacher's word. */
 export function BeltLine({ student }: { readonly student: Student }): ReactElement | null {

@@ -1,6 +1,7 @@
-import { writeNote, type PitchRange } from '@soft-lark/core';
+import { type PitchRange } from '@soft-lark/core';
 import type { RangeCheck } from '../../api/range-checks.queries.ts';
 import { pitchScale } from '../../flight/pitch-scale.ts';
+import { writeNote } from '../../text/note-names.ts';
 
 interface CheckColumn {
   readonly id: string;

@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
-import { writeNote } from '@soft-lark/core';
+
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { rangeChecksQuery } from '../../api/range-checks.queries.ts';
@@ -8,6 +8,7 @@ import type { StudentToday } from '../../api/students.queries.ts';
 import { dayText, shortDayText } from '../../ui/format.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { layHistory } from './check-history.layout.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './students.module.css';
 
 const HEIGHT = 190;

@@ -1,5 +1,6 @@
-import { neverSounded, writeNote, type Limits, type ReferenceRange, type VoiceFile } from '@soft-lark/core';
+import { neverSounded, type Limits, type ReferenceRange, type VoiceFile } from '@soft-lark/core';
 import { pitchScale, voiceSpan } from '../../flight/pitch-scale.ts';
+import { writeNote } from '../../text/note-names.ts';
 
 export interface Bar {
   readonly top: number;

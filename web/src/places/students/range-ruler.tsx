@@ -1,10 +1,11 @@
-import { writeNote, type Limits, type ReferenceRange, type VoiceFile } from '@soft-lark/core';
+import { type Limits, type ReferenceRange, type VoiceFile } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { voiceSpan } from '../../flight/pitch-scale.ts';
 import { shortDayText } from '../../ui/format.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { layRuler, type Bar } from './range-ruler.layout.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './range-ruler.module.css';
 
 const HEIGHT = 520;

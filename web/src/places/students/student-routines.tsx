@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { writeNote } from '@soft-lark/core';
+
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -11,6 +11,7 @@ import { SmallFlight } from '../../flight/small-flight.tsx';
 import { useNow } from '../../ui/clock.ts';
 import { clockText, dayText } from '../../ui/format.ts';
 import { Shape } from '../../ui/shape.tsx';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './students.module.css';
 
 /** Whether notes of a step were set by hand, so that they do not move with the voice. */

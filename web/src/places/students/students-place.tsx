@@ -1,6 +1,6 @@
 import { Button, Table, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { writeNote } from '@soft-lark/core';
+
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -12,6 +12,7 @@ import { Failure } from '../../ui/failure.tsx';
 import { recentDayText } from '../../ui/format.ts';
 import { Shape } from '../../ui/shape.tsx';
 import { AddStudent } from './add-student.tsx';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './students.module.css';
 
 const HEADERS = ['name', 'voice', 'measured', 'lessons', 'lastSung'] as const;

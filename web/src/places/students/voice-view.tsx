@@ -1,12 +1,4 @@
-import {
-  beltTopOf,
-  isTooYoungForBelt,
-  referenceOf,
-  resolveLimits,
-  voiceOf,
-  writeNote,
-  type LimitContext,
-} from '@soft-lark/core';
+import { beltTopOf, isTooYoungForBelt, referenceOf, resolveLimits, voiceOf, type LimitContext } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement, ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -24,6 +16,7 @@ import { CheckHistory } from './check-history.tsx';
 import { Lessons } from './lessons.tsx';
 import { Recordings } from './recordings.tsx';
 import { RangeRuler } from './range-ruler.tsx';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './students.module.css';
 
 function Fact({ name, children }: { readonly name: string; readonly children: ReactNode }): ReactElement {

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { dayHints, writeNote, type Exercise, type LaidRoutine } from '@soft-lark/core';
+import { dayHints, type Exercise, type LaidRoutine } from '@soft-lark/core';
 import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
@@ -14,6 +14,7 @@ import { ConditionPicker } from '../../ui/condition-picker.tsx';
 import { clockText, recentDayText } from '../../ui/format.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
 import { LimitNote } from '../../ui/limit-note.tsx';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './today.module.css';
 
 interface LessonRowProps {

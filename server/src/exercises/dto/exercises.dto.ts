@@ -1,0 +1,97 @@
+import type { Exercise } from '@soft-lark/core';
+import { ApiProperty } from '@nestjs/swagger';
+import { ArrayMaxSize, IsArray, IsObject } from 'class-validator';
+import { Flag, Formed, Id, Parts, Text, Whole } from '../../common/index.ts';
+
+const EXERCISE_ID = /^[a-z0-9]+(-[a-z0-9]+)*$/;
+const MOST_ITEMS = 10_000;
+
+/** What belongs to a studio's own exercise besides the exercise itself. */
+export class OwnMarkDto {
+  @ApiProperty({ type: 'integer' })
+  version!: number;
+
+  @ApiProperty({ type: Boolean })
+  isArchived!: boolean;
+
+  @ApiProperty({ type: String, format: 'uuid', nullable: true })
+  studentId!: string | null;
+}
+
+export class ChangedExerciseDto {
+  /** Nought for a new one. */
+  @Whole(0, 1_000_000_000)
+  version!: number;
+
+  /** The exercise; its schema is that of the shelf. */
+  @ApiProperty({ type: 'object', additionalProperties: true })
+  @IsObject({ message: 'is not an exercise' })
+  exercise!: object;
+
+  @Id({ optional: true })
+  studentId?: string;
+}
+
+export class ArchiveDto {
+  @Flag()
+  isArchived!: boolean;
+}
+
+export class CollectionFieldsDto {
+  @Text({ max: 80 })
+  name!: string;
+
+  @IsArray({ message: 'is not a list' })
+  @ArrayMaxSize(MOST_ITEMS, { message: 'has too many exercises' })
+  @Formed(EXERCISE_ID, 'are ids of exercises', { each: true })
+  exercises!: string[];
+}
+
+export class ChangedCollectionDto extends CollectionFieldsDto {
+  @Whole(0, 1_000_000_000)
+  version!: number;
+}
+
+export class CollectionDto extends CollectionFieldsDto {
+  @Id()
+  id!: string;
+
+  @ApiProperty({ type: 'integer' })
+  version!: number;
+}
+
+export class ImportDto {
+  @Id()
+  id!: string;
+
+  @Text({ max: 200 })
+  name!: string;
+
+  @ApiProperty({ type: 'array', items: { type: 'object', additionalProperties: true } })
+  @IsArray({ message: 'is not a list' })
+  @ArrayMaxSize(MOST_ITEMS, { message: 'has too many exercises' })
+  exercises!: object[];
+
+  @Parts(() => CollectionFieldsDto, 200)
+  collections!: CollectionFieldsDto[];
+}
+
+export class ShelfImportDto {
+  @ApiProperty({ type: String, format: 'uuid' })
+  id!: string;
+
+  @ApiProperty({ type: String })
+  name!: string;
+
+  @ApiProperty({ type: 'integer' })
+  items!: number;
+
+  @ApiProperty({ type: String, format: 'date-time' })
+  createdAt!: string;
+
+  @ApiProperty({ type: Boolean })
+  isUndone!: boolean;
+}
+
+/** An exercise on the shelf of a studio: one that ships, or with the mark of its own. */
+export type ShelfExercise = Exercise & { readonly own?: OwnMarkDto };
