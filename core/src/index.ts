@@ -282,5 +282,6 @@ export {
   type WrittenPattern,
 } from './formats/index.ts';
 export { midiFileOf, readMidiFile } from './formats/index.ts';
-export { musicXmlOf } from './formats/index.ts';
+export { musicXmlOf, noteValues, type NoteValue } from './formats/index.ts';
+export { melodyOfPlayed, type PlayedNote } from './formats/index.ts';
 export { readMusicXml } from './formats/index.ts';

@@ -23,5 +23,7 @@ export {
   type WrittenPattern,
 } from './melody.ts';
 export { midiFileOf, readMidiFile } from './midi-file.ts';
+export { noteValues, type NoteValue } from './note-values.ts';
 export { musicXmlOf } from './musicxml-write.ts';
+export { melodyOfPlayed, type PlayedNote } from './played.ts';
 export { readMusicXml } from './musicxml-read.ts';

@@ -9,7 +9,7 @@ export type NoteScheme = (typeof NOTE_SCHEMES)[number];
 export interface NoteNaming {
   readonly scheme: NoteScheme;
   readonly spelling?: KeySpelling;
-  readonly middleDo?: 3 | 4;
+  readonly middleDo?: number;
 }
 
 const LETTERS: Readonly<Record<string, number>> = { C: 0, D: 2, E: 4, F: 5, G: 7, A: 9, B: 11, H: 11 };

@@ -1,5 +1,4 @@
 import { queryOptions } from '@tanstack/react-query';
-import type { Exercise } from '@soft-lark/core';
 import { api, dataOf, type Schemas } from './client.ts';
 
 export type Routine = Schemas['RoutineDto'];
@@ -25,12 +24,3 @@ export const changeRoutine = (routineId: string, body: Schemas['ChangedRoutineDt
 
 export const removeRoutine = (routineId: string): Promise<unknown> =>
   dataOf(api.DELETE('/api/routines/{routineId}', { params: { path: { routineId } } }));
-
-/** The whole shelf, by id, in the order of its stages. */
-export const shelfQuery = queryOptions({
-  queryKey: ['exercises'],
-  queryFn: () => dataOf(api.GET('/api/exercises')),
-  staleTime: Infinity,
-  select: (exercises): ReadonlyMap<string, Exercise> =>
-    new Map(exercises.map((exercise) => [exercise.id, exercise as Exercise])),
-});

@@ -2,6 +2,7 @@ import { cautions } from './en-cautions.ts';
 import { check } from './en-check.ts';
 import { gate } from './en-gate.ts';
 import { approach, settings } from './en-settings.ts';
+import { shelf } from './en-shelf.ts';
 
 /** Everything the interface says, in English. Names of notes, exercises and rules come from the core and the shelf. */
 export const en = {
@@ -322,53 +323,7 @@ export const en = {
       words: 'In words',
     },
   },
-  shelf: {
-    heading_one: 'One exercise',
-    heading_other: '{{count}} exercises',
-    search: 'Search names, syllables, goals',
-    all: 'all stages',
-    for: 'for {{name}} today',
-    nobody: 'Take a student in hand to see keys and seconds for that voice.',
-    span: '{{count}} st',
-    keys_one: '{{count}} key',
-    keys_other: '{{count}} keys',
-    load: 'load {{load}}',
-    nothing: 'Nothing on the shelf fits. Try fewer letters, or all stages.',
-    headers: {
-      shape: 'Shape',
-      name: 'Exercise',
-      syllables: 'Sung on',
-      span: 'Span',
-      load: 'Load',
-      place: 'For this voice',
-      time: 'Time',
-    },
-    cues: 'Say',
-    watch: 'Watch for',
-    causes: 'because of',
-    why: 'Why',
-    relatives: 'Relatives',
-    relativeAs: { easier: 'easier', shorter: 'smaller', instead: 'instead' },
-    obstacles: {
-      'cannot-trill': 'cannot trill',
-      'no-straw': 'no straw',
-      'thin-walls': 'thin walls',
-      seated: 'seated',
-      'video-call': 'video call',
-      'in-the-car': 'in the car',
-      'sore-lip': 'sore lip',
-    },
-    cautions: 'Cautions',
-    cueAt: {
-      always: 'any time',
-      low: 'low',
-      bridge: 'at the bridge',
-      above: 'above it',
-      top: 'top note',
-      last: 'last key',
-    },
-    back: 'The shelf',
-  },
+  shelf,
   bench: {
     kind: { lesson: 'lesson routine', home: 'home routine', performance: 'performance routine' },
     name: 'Name of the routine',

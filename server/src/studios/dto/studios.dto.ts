@@ -62,7 +62,7 @@ export class NoteNamingDto {
 
   /** The number of middle C in fixed-do: three or four. */
   @Whole(3, 4)
-  middleDo!: 3 | 4;
+  middleDo!: number;
 }
 
 class StudioFieldsDto {

@@ -1,16 +1,20 @@
 import { Modal, ScrollArea, TextInput, UnstyledButton } from '@mantine/core';
-import type { Exercise, Stage } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import type { Shelf } from '../../api/shelf.queries.ts';
 import { ExerciseRow } from '../shelf/exercise-row.tsx';
-import { findExercises } from '../shelf/find-exercises.ts';
+import type { ShelfFilters } from '../shelf/shelf-filters.ts';
 import { StageFilter } from '../shelf/stage-filter.tsx';
+import { useFound } from '../shelf/use-found.ts';
 import { usePlaced } from '../shelf/use-placed.ts';
 import shelfClasses from '../shelf/shelf.module.css';
 import classes from './bench.module.css';
 
+/** More than anyone scrolls through; letters find the rest. */
+const MOST_ROWS = 150;
+
 interface ShelfPickerProps {
-  readonly shelf: ReadonlyMap<string, Exercise>;
+  readonly shelf: Shelf;
   readonly onAdd: (exerciseId: string) => void;
 }
 
@@ -22,11 +26,8 @@ interface AddStepProps extends ShelfPickerProps {
 /** Made anew each time it opens, so that no letters of the last search are left. */
 function ShelfPicker({ shelf, onAdd }: ShelfPickerProps): ReactElement {
   const { t } = useTranslation();
-  const [query, setQuery] = useState('');
-  const [stage, setStage] = useState<Stage | null>(null);
-  const { place } = usePlaced(shelf);
-  const all = [...shelf.values()];
-  const found = findExercises(all, query, stage);
+  const [filters, setFilters] = useState<ShelfFilters>({ q: '' });
+  const { standing, found, laid } = useFound(shelf, filters, undefined, usePlaced(shelf));
   return (
     <div className={classes['picker']}>
       <TextInput
@@ -34,20 +35,26 @@ function ShelfPicker({ shelf, onAdd }: ShelfPickerProps): ReactElement {
         type="search"
         aria-label={t('shelf.search')}
         placeholder={t('shelf.search')}
-        value={query}
+        value={filters.q}
         mb="xs"
         onChange={({ currentTarget }) => {
-          setQuery(currentTarget.value);
+          setFilters({ ...filters, q: currentTarget.value });
         }}
         onKeyDown={({ key }) => {
           const [first] = found;
-          if (key === 'Enter' && query !== '' && first) onAdd(first.id);
+          if (key === 'Enter' && filters.q !== '' && first) onAdd(first.id);
         }}
       />
-      <StageFilter exercises={all} value={stage} onChange={setStage} />
+      <StageFilter
+        exercises={standing}
+        value={filters.stage ?? null}
+        onChange={(stage) => {
+          setFilters({ q: filters.q, ...(stage && { stage }) });
+        }}
+      />
       <ScrollArea.Autosize mah={420}>
         {found.length === 0 && <p>{t('shelf.nothing')}</p>}
-        {found.map((exercise) => (
+        {found.slice(0, MOST_ROWS).map((exercise) => (
           <UnstyledButton
             key={exercise.id}
             className={shelfClasses['row'] ?? ''}
@@ -56,7 +63,7 @@ function ShelfPicker({ shelf, onAdd }: ShelfPickerProps): ReactElement {
               onAdd(exercise.id);
             }}
           >
-            <ExerciseRow exercise={exercise} placed={place(exercise)} />
+            <ExerciseRow exercise={exercise} placed={laid.get(exercise.id) ?? null} />
           </UnstyledButton>
         ))}
       </ScrollArea.Autosize>

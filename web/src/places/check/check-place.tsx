@@ -9,10 +9,10 @@ import { plugInSimulatedMidi, type SimulatedMidi } from '../../listening/simulat
 import { useTakeInHand } from '../../shell/student-in-hand.ts';
 import { loadPiano, playPiano, wakePiano } from '../../sound/piano.ts';
 import { Failure } from '../../ui/failure.tsx';
+import { NoteKeys } from '../../ui/note-keys.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { CheckActs } from './check-acts.tsx';
 import { dropCheck, keepCheck, keptCheck, WAYS, type Way } from './check-draft.ts';
-import { CheckKeys } from './check-keys.tsx';
 import { CheckReview } from './check-review.tsx';
 import { SpeakingNote } from './speaking-note.tsx';
 import { SungNotes } from './sung-notes.tsx';
@@ -188,7 +188,8 @@ function Check({ student }: { readonly student: Student }): ReactElement {
             )}
             {isHeard && <Trace frames={hearing.frames} target={target} />}
             {way === 'keys' && (
-              <CheckKeys
+              <NoteKeys
+                label={t('check.keys')}
                 target={target}
                 onNote={(midi) => {
                   act(phase === 'speaking' ? { type: 'speaking', midi } : { type: 'held', midi });
@@ -197,7 +198,7 @@ function Check({ student }: { readonly student: Student }): ReactElement {
             )}
             {way === 'midi' && hearing.isOn && keyboards.simulated && (
               <>
-                <CheckKeys target={target} onNote={keyboards.simulated.press} />
+                <NoteKeys label={t('check.keys')} target={target} onNote={keyboards.simulated.press} />
                 <Button mt="sm" onClick={keyboards.simulated.pullOut}>
                   {t('check.pullOut')}
                 </Button>

@@ -1,10 +1,11 @@
-import { type Exercise, type LaidStep } from '@soft-lark/core';
+import type { Exercise, LaidStep } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Contour } from '../../flight/contour.tsx';
 import { clockText } from '../../ui/format.ts';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import { writeNote } from '../../text/note-names.ts';
+import { spanOf } from './shelf-filters.ts';
 import classes from './shelf.module.css';
 
 interface ExerciseRowProps {
@@ -23,7 +24,7 @@ function PlacedText({ placed }: { readonly placed: LaidStep | null }): ReactElem
     placed.laid?.kind === 'pattern' ? t('shelf.keys', { count: placed.laid.ladder.rungs.length }) : t('bench.glide');
   return (
     <span>
-      {writeNote(placed.lowest)}–{writeNote(placed.highest)} · {keys}
+      {t('shelf.upTo')} <b>{writeNote(placed.highest)}</b> · {keys}
     </span>
   );
 }
@@ -33,6 +34,7 @@ export function ExerciseRow({ exercise, placed }: ExerciseRowProps): ReactElemen
   const { t } = useTranslation();
   const { work } = exercise;
   const sungOn = 'syllables' in work ? (work.syllables ?? '') : '';
+  const span = spanOf(exercise);
   return (
     <>
       <Contour exercise={exercise} />
@@ -44,7 +46,10 @@ export function ExerciseRow({ exercise, placed }: ExerciseRowProps): ReactElemen
         </small>
       </span>
       <span className={classes['syllables']}>{sungOn.replace('*', '')}</span>
-      <span>{t('shelf.load', { load: exercise.load })}</span>
+      <span className={classes['figures']}>
+        {t('shelf.load', { load: exercise.load })}
+        {span !== null && ` · ${t('shelf.span', { count: span })}`}
+      </span>
       <PlacedText placed={placed} />
       <span className={classes['time']}>{placed && !placed.problem ? clockText(placed.seconds) : ''}</span>
     </>

@@ -1,68 +1,93 @@
-import { TextInput, Title } from '@mantine/core';
+import { Button, TextInput, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { STAGES, type Stage } from '@soft-lark/core';
-import type { ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
-import { shelfQuery } from '../../api/routines.queries.ts';
+import { collectionsQuery, shelfQuery } from '../../api/shelf.queries.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
-import { ExerciseRow } from './exercise-row.tsx';
-import { findExercises } from './find-exercises.ts';
+import { ChosenBar } from './chosen-bar.tsx';
+import { FilterBar } from './filter-bar.tsx';
+import { addressOf, filtersOf, type ShelfFilters } from './shelf-filters.ts';
+import { ShelfList } from './shelf-list.tsx';
 import { StageFilter } from './stage-filter.tsx';
+import { useFound } from './use-found.ts';
 import { usePlaced } from './use-placed.ts';
 import classes from './shelf.module.css';
 
-/** The shelf: every exercise, found by letters and by stage. */
+/** The shelf: every exercise, found by letters, stage and whatever else it is narrowed by. */
 export function ShelfPlace(): ReactElement {
   const { t } = useTranslation();
   const shelf = useQuery(shelfQuery);
+  const collections = useQuery(collectionsQuery).data ?? [];
   const [address, setAddress] = useSearchParams();
-  const { name, place } = usePlaced(shelf.data);
-  const query = address.get('q') ?? '';
-  const stage = STAGES.find((known) => known === address.get('stage')) ?? null;
-  const show = (next: { readonly q: string; readonly stage: Stage | null }): void => {
-    setAddress({ ...(next.q && { q: next.q }), ...(next.stage && { stage: next.stage }) }, { replace: true });
+  const filters = useMemo(() => filtersOf(address), [address]);
+  const placing = usePlaced(shelf.data);
+  const collection = collections.find(({ id }) => id === filters.collection);
+  const { standing, found, laid } = useFound(shelf.data, filters, collection, placing);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const show = (next: ShelfFilters): void => {
+    setAddress(addressOf(next), { replace: true });
   };
   if (shelf.error && !shelf.data) return <Failure error={shelf.error} onRetry={() => void shelf.refetch()} />;
   if (!shelf.data) return <Shape rows={9} height={42} />;
-  const all = [...shelf.data.values()];
-  const found = findExercises(all, query, stage);
   return (
     <>
       <div className={classes['heading']}>
         <Title order={1} fz={32}>
           {t('shelf.heading', { count: found.length })}
         </Title>
-        <p>{name ? t('shelf.for', { name }) : t('shelf.nobody')}</p>
+        <p>{placing.name ? t('shelf.for', { name: placing.name }) : t('shelf.nobody')}</p>
+        <Button component={Link} to="/shelf/import">
+          {t('shelf.import')}
+        </Button>
+        <Button variant="filled" component={Link} to="/shelf/new">
+          {t('shelf.add')}
+        </Button>
+      </div>
+      <div className={classes['asks']}>
         <TextInput
-          w={300}
+          className={classes['search'] ?? ''}
           type="search"
           aria-label={t('shelf.search')}
           placeholder={t('shelf.search')}
-          value={query}
+          value={filters.q}
           onChange={({ currentTarget }) => {
-            show({ q: currentTarget.value, stage });
+            show({ ...filters, q: currentTarget.value });
           }}
         />
+        <FilterBar filters={filters} onChange={show} collections={collections} />
       </div>
       <StageFilter
-        exercises={all}
-        value={stage}
-        onChange={(chosen) => {
-          show({ q: query, stage: chosen });
+        exercises={standing}
+        value={filters.stage ?? null}
+        onChange={(stage) => {
+          const { stage: before, ...rest } = filters;
+          show(stage === null || stage === before ? rest : { ...rest, stage });
         }}
       />
       {found.length === 0 && <p>{t('shelf.nothing')}</p>}
-      <ul className={classes['rows']}>
-        {found.map((exercise) => (
-          <li key={exercise.id}>
-            <Link to={`/shelf/${exercise.id}`} className={classes['row']}>
-              <ExerciseRow exercise={exercise} placed={place(exercise)} />
-            </Link>
-          </li>
-        ))}
-      </ul>
+      <ShelfList
+        exercises={found}
+        laid={laid}
+        chosen={chosen}
+        onChoose={(id, isChosen) => {
+          const next = new Set(chosen);
+          if (isChosen) next.add(id);
+          else next.delete(id);
+          setChosen(next);
+        }}
+      />
+      {chosen.size > 0 && (
+        <ChosenBar
+          chosen={[...chosen].flatMap((id) => shelf.data.get(id) ?? [])}
+          collections={collections}
+          collection={collection}
+          onDone={() => {
+            setChosen(new Set());
+          }}
+        />
+      )}
     </>
   );
 }

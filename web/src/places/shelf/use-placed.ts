@@ -7,11 +7,19 @@ import { studentTodayQuery } from '../../api/students.queries.ts';
 import { useStudentInHand } from '../../shell/student-in-hand.ts';
 import { useNow } from '../../ui/clock.ts';
 
-/** Works an exercise out for the student in hand today, as a later step of a lesson. */
-export function usePlaced(exercises: ReadonlyMap<string, Exercise> | undefined): {
+const NOBODY: ReadonlySet<string> = new Set();
+
+export interface Placing {
+  readonly studentId: string | undefined;
   readonly name: string | undefined;
+  /** Ids of what the student in hand knows. */
+  readonly known: ReadonlySet<string>;
+  /** What an exercise comes to for that student today, as a later step of a lesson. */
   readonly place: (exercise: Exercise) => LaidStep | null;
-} {
+}
+
+/** Works exercises out for the student in hand today; each only once. */
+export function usePlaced(exercises: ReadonlyMap<string, Exercise> | undefined): Placing {
   const student = useStudentInHand();
   const today = useQuery({ ...studentTodayQuery(student?.id ?? ''), enabled: student !== undefined }).data;
   const studio = useQuery(sessionQuery).data;
@@ -24,5 +32,10 @@ export function usePlaced(exercises: ReadonlyMap<string, Exercise> | undefined):
     },
     [today, exercises, studio, now],
   );
-  return { name: student?.name, place };
+  return {
+    studentId: student?.id,
+    name: student?.name,
+    known: today ? new Set(today.student.known) : NOBODY,
+    place,
+  };
 }

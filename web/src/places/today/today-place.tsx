@@ -4,7 +4,7 @@ import { openSpotlight } from '@mantine/spotlight';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { shelfQuery } from '../../api/routines.queries.ts';
+import { shelfQuery } from '../../api/shelf.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { studentsQuery, todayQuery, type LessonToday } from '../../api/students.queries.ts';
 import { useShown } from '../../shell/use-shown.ts';

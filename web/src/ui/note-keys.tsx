@@ -1,27 +1,26 @@
 import { UnstyledButton } from '@mantine/core';
 
 import type { ReactElement } from 'react';
-import { useTranslation } from 'react-i18next';
-import { writeNote } from '../../text/note-names.ts';
-import classes from './check.module.css';
+import { writeNote } from '../text/note-names.ts';
+import classes from './ui.module.css';
 
 const AROUND = 9;
 
-interface CheckKeysProps {
+interface NoteKeysProps {
+  readonly label: string;
   readonly target: number;
   readonly onNote: (midi: number) => void;
 }
 
-/** Keys around the note asked for: press the one that was sung. */
-export function CheckKeys({ target, onNote }: CheckKeysProps): ReactElement {
-  const { t } = useTranslation();
+/** Keys around a note, to press the one that was sung or is wanted. */
+export function NoteKeys({ label, target, onNote }: NoteKeysProps): ReactElement {
   const notes = Array.from({ length: 2 * AROUND + 1 }, (_, index) => target - AROUND + index);
   return (
-    <div className={classes['keys']} role="group" aria-label={t('check.keys')}>
+    <div className={classes['noteKeys']} role="group" aria-label={label}>
       {notes.map((midi) => (
         <UnstyledButton
           key={midi}
-          className={classes['key'] ?? ''}
+          className={classes['noteKey'] ?? ''}
           data-target={midi === target}
           onClick={() => {
             onNote(midi);

@@ -1,0 +1,57 @@
+import { queryOptions } from '@tanstack/react-query';
+import type { Exercise } from '@soft-lark/core';
+import { api, dataOf, type Schemas } from './client.ts';
+
+/** An exercise as it stands on the shelf; `own` where the studio made it. */
+export type ShelfExercise = Exercise & { readonly own?: Schemas['OwnMarkDto'] };
+export type Shelf = ReadonlyMap<string, ShelfExercise>;
+export type Collection = Schemas['CollectionDto'];
+export type ShelfImport = Schemas['ShelfImportDto'];
+
+/** The whole shelf, by id: the studio's own first, then what ships. Archived ones are in it; routines may have them. */
+export const shelfQuery = queryOptions({
+  queryKey: ['exercises'],
+  queryFn: () => dataOf(api.GET('/api/exercises')),
+  staleTime: 60_000,
+  select: (exercises): Shelf => new Map(exercises.map((exercise) => [exercise.id, exercise as ShelfExercise])),
+});
+
+/** The exercise alone, as it is written to the shelf. */
+export function exerciseOf(exercise: ShelfExercise): Exercise {
+  const alone: Exercise & { own?: unknown } = { ...exercise };
+  delete alone.own;
+  return alone;
+}
+
+export const keepExercise = (exercise: Exercise, version: number, studentId?: string): Promise<ShelfExercise> =>
+  dataOf(
+    api.PUT('/api/exercises/{exerciseId}', {
+      params: { path: { exerciseId: exercise.id } },
+      body: { version, exercise, ...(studentId !== undefined && { studentId }) },
+    }),
+  );
+
+export const archiveExercise = (exerciseId: string, isArchived: boolean): Promise<unknown> =>
+  dataOf(api.PUT('/api/exercises/{exerciseId}/archive', { params: { path: { exerciseId } }, body: { isArchived } }));
+
+export const collectionsQuery = queryOptions({
+  queryKey: ['collections'],
+  queryFn: () => dataOf(api.GET('/api/collections')),
+});
+
+export const keepCollection = ({ id, ...body }: Collection): Promise<Collection> =>
+  dataOf(api.PUT('/api/collections/{collectionId}', { params: { path: { collectionId: id } }, body }));
+
+export const removeCollection = (collectionId: string): Promise<unknown> =>
+  dataOf(api.DELETE('/api/collections/{collectionId}', { params: { path: { collectionId } } }));
+
+export const importsQuery = queryOptions({
+  queryKey: ['imports'],
+  queryFn: () => dataOf(api.GET('/api/exercises/imports')),
+});
+
+export const takeImport = (body: Schemas['ImportDto'], signal: AbortSignal): Promise<ShelfImport> =>
+  dataOf(api.POST('/api/exercises/imports', { body, signal }));
+
+export const undoImport = (importId: string): Promise<ShelfImport> =>
+  dataOf(api.DELETE('/api/exercises/imports/{importId}', { params: { path: { importId } } }));

@@ -1,0 +1,107 @@
+import {
+  Accidental,
+  Annotation,
+  AnnotationVerticalJustify,
+  Beam,
+  Dot,
+  Formatter,
+  Renderer,
+  Stave,
+  StaveLine,
+  StaveNote,
+  StaveTie,
+  Tuplet,
+  Voice,
+} from 'vexflow/bravura';
+import type { Staff, StaffSign } from './staff.layout.ts';
+
+const LINE_HEIGHT = 118;
+const TOP = 4;
+const LEAST_SIGN = 34;
+
+const DURATIONS: Readonly<Record<string, string>> = {
+  long: '1/2',
+  breve: '1/2',
+  whole: 'w',
+  half: 'h',
+  quarter: 'q',
+  eighth: '8',
+  '16th': '16',
+  '32nd': '32',
+  '64th': '64',
+};
+const SHORTEST = '128';
+
+function noteOf({ key, value, syllable }: StaffSign, clef: Staff['clef']): StaveNote {
+  const duration = DURATIONS[value.type] ?? SHORTEST;
+  const note = new StaveNote({
+    clef,
+    keys: [key ?? (clef === 'bass' ? 'd/3' : 'b/4')],
+    duration: key === null ? `${duration}r` : duration,
+    dots: value.dots,
+    autoStem: true,
+  });
+  if (value.dots > 0) Dot.buildAndAttach([note], { all: true });
+  if (syllable !== '')
+    note.addModifier(
+      new Annotation(syllable)
+        .setVerticalJustification(AnnotationVerticalJustify.BOTTOM)
+        .setFont('Atkinson Hyperlegible Next Variable', 12),
+    );
+  return note;
+}
+
+/** Neighbours that share a tuplet, as many as fill it. */
+function tupletsOf(line: readonly StaffSign[], notes: readonly StaveNote[]): Tuplet[] {
+  const tuplets: Tuplet[] = [];
+  for (let index = 0; index < line.length;) {
+    const tuplet = line[index]?.value.tuplet;
+    let end = index + 1;
+    while (tuplet && end < index + tuplet.actual && line[end]?.value.tuplet?.actual === tuplet.actual) end += 1;
+    if (tuplet)
+      tuplets.push(
+        new Tuplet(notes.slice(index, end), { numNotes: tuplet.actual, notesOccupied: tuplet.normal, bracketed: true }),
+      );
+    index = end;
+  }
+  return tuplets;
+}
+
+/**
+ * Draws a staff with a well-known engraver into an element, anew each time.
+ *
+ * @param width pixels there are
+ */
+export function drawStaff(element: HTMLDivElement, staff: Staff, width: number, ink: string): void {
+  element.replaceChildren();
+  const context = new Renderer(element, Renderer.Backends.SVG)
+    .resize(width, TOP + staff.lines.length * LINE_HEIGHT)
+    .getContext();
+  context.setFillStyle(ink).setStrokeStyle(ink);
+  staff.lines.forEach((line, row) => {
+    const notes = line.map((sign) => noteOf(sign, staff.clef));
+    const wanted = 110 + line.length * Math.max(LEAST_SIGN, (width - 110) / Math.max(line.length, 12));
+    const stave = new Stave(0, TOP + row * LINE_HEIGHT, Math.min(width - 2, wanted));
+    stave.addClef(staff.clef).addKeySignature(staff.signature).setContext(context).draw();
+    const voice = new Voice().setMode(Voice.Mode.SOFT).addTickables(notes);
+    const tuplets = tupletsOf(line, notes);
+    Accidental.applyAccidentals([voice], staff.signature);
+    new Formatter().joinVoices([voice]).formatToStave([voice], stave);
+    const beams = Beam.generateBeams(notes, { maintainStemDirections: false });
+    voice.draw(context, stave);
+    for (const beam of beams) beam.setContext(context).draw();
+    for (const tuplet of tuplets) tuplet.setContext(context).draw();
+    line.forEach((sign, index) => {
+      const [first, last] = [notes[index], notes[index + 1]];
+      if (!first || !last) return;
+      if (sign.isTiedOn)
+        new StaveTie({ firstNote: first, lastNote: last, firstIndexes: [0], lastIndexes: [0] })
+          .setContext(context)
+          .draw();
+      if (sign.glidesOn)
+        new StaveLine({ firstNote: first, lastNote: last, firstIndexes: [0], lastIndexes: [0] })
+          .setContext(context)
+          .draw();
+    });
+  });
+}

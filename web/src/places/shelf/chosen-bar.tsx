@@ -1,0 +1,113 @@
+import { Button, Group, Popover, Select, Stack, TextInput } from '@mantine/core';
+import { exerciseFileOf } from '@soft-lark/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { v7 } from 'uuid';
+import { exerciseOf, keepCollection, type Collection, type ShelfExercise } from '../../api/shelf.queries.ts';
+import { FormProblem } from '../../ui/form-problem.tsx';
+import { saveFile } from '../../ui/save-file.ts';
+import classes from './shelf.module.css';
+
+interface ChosenBarProps {
+  readonly chosen: readonly ShelfExercise[];
+  readonly collections: readonly Collection[];
+  /** The collection in view. */
+  readonly collection: Collection | undefined;
+  readonly onDone: () => void;
+}
+
+/** What can be done with the exercises that are ticked: compare, collect, export. */
+export function ChosenBar({ chosen, collections, collection, onDone }: ChosenBarProps): ReactElement {
+  const { t } = useTranslation();
+  const queries = useQueryClient();
+  const [name, setName] = useState('');
+  const [target, setTarget] = useState<string | null>(null);
+  const ids = chosen.map(({ id }) => id);
+  const keep = useMutation({
+    mutationFn: keepCollection,
+    onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: ['collections'] });
+      onDone();
+    },
+  });
+  const [first, second] = chosen;
+  const collect = (): void => {
+    const there = collections.find(({ id }) => id === target);
+    keep.mutate(
+      there
+        ? { ...there, exercises: [...new Set([...there.exercises, ...ids])] }
+        : { id: v7(), version: 0, name: name.trim(), exercises: ids },
+    );
+  };
+  return (
+    <div className={classes['chosen']} role="region" aria-label={t('shelf.chosen', { count: chosen.length })}>
+      <b>{t('shelf.chosen', { count: chosen.length })}</b>
+      <Group gap="sm">
+        {first && second && chosen.length === 2 && (
+          <Button variant="filled" component={Link} to={`/shelf/compare?a=${first.id}&b=${second.id}`}>
+            {t('shelf.compare')}
+          </Button>
+        )}
+        <Popover width={320} position="top-end" trapFocus>
+          <Popover.Target>
+            <Button>{t('shelf.collect')}</Button>
+          </Popover.Target>
+          <Popover.Dropdown>
+            <Stack gap="sm">
+              {collections.length > 0 && (
+                <Select
+                  clearable
+                  comboboxProps={{ withinPortal: false }}
+                  label={t('shelf.collectInto')}
+                  data={collections.map((one) => ({ value: one.id, label: one.name }))}
+                  value={target}
+                  onChange={setTarget}
+                />
+              )}
+              {target === null && (
+                <TextInput
+                  label={t('shelf.newCollection')}
+                  value={name}
+                  maxLength={80}
+                  onChange={({ currentTarget }) => {
+                    setName(currentTarget.value);
+                  }}
+                />
+              )}
+              <FormProblem error={keep.error} />
+              <Button
+                variant="filled"
+                loading={keep.isPending}
+                disabled={target === null && name.trim() === ''}
+                onClick={collect}
+              >
+                {t('shelf.collect')}
+              </Button>
+            </Stack>
+          </Popover.Dropdown>
+        </Popover>
+        {collection && (
+          <Button
+            onClick={() => {
+              keep.mutate({ ...collection, exercises: collection.exercises.filter((id) => !ids.includes(id)) });
+            }}
+          >
+            {t('shelf.takeOut', { name: collection.name })}
+          </Button>
+        )}
+        <Button
+          onClick={() => {
+            saveFile('exercises.json', exerciseFileOf(chosen.map(exerciseOf)), 'application/json');
+          }}
+        >
+          {t('shelf.export')}
+        </Button>
+        <Button variant="subtle" onClick={onDone}>
+          {t('shelf.chooseNone')}
+        </Button>
+      </Group>
+    </div>
+  );
+}

@@ -1,0 +1,158 @@
+import { Button, Group, RangeSlider, Select, TextInput } from '@mantine/core';
+import {
+  exerciseSchema,
+  MODES,
+  parsePattern,
+  patternOfMelody,
+  proposeTonic,
+  SoftLarkError,
+  type Melody,
+  type Mode,
+  type WrittenPattern,
+} from '@soft-lark/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { v7 } from 'uuid';
+import { keepExercise } from '../../api/shelf.queries.ts';
+import { Staff } from '../../flight/staff.tsx';
+import { FormProblem } from '../../ui/form-problem.tsx';
+import { writeNote } from '../../text/note-names.ts';
+import classes from './sheet.module.css';
+
+/** A first choice of so many notes: a long tune does not fit a pattern. */
+const FIRST_NOTES = 16;
+const LONGEST_SHORT_NAME = 14;
+
+type Outcome = { readonly written: WrittenPattern } | { readonly problem: string };
+
+function outcomeOf(melody: Melody, from: number, to: number, tonic: number, mode: Mode): Outcome {
+  try {
+    return { written: patternOfMelody({ ...melody, events: melody.events.slice(from, to) }, tonic, mode) };
+  } catch (error) {
+    if (error instanceof SoftLarkError) return { problem: error.message };
+    throw error;
+  }
+}
+
+/** A tune from a file: a part of it is picked and becomes an exercise; what cannot be kept is said first. */
+export function ImportMelody({ name, melody }: { readonly name: string; readonly melody: Melody }): ReactElement {
+  const { t } = useTranslation();
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const count = melody.events.length;
+  const [title, setTitle] = useState(melody.title);
+  const [[from, to], setPart] = useState<[number, number]>([0, Math.min(count, FIRST_NOTES)]);
+  const [tonic, setTonic] = useState(() => proposeTonic(melody));
+  const [mode, setMode] = useState<Mode>(melody.mode ?? 'major');
+  const outcome = useMemo(() => outcomeOf(melody, from, to, tonic, mode), [melody, from, to, tonic, mode]);
+  const written = 'written' in outcome ? outcome.written : null;
+  const pattern = useMemo(
+    () => written && parsePattern(written.pattern, { mode: written.mode, syllables: written.syllables }),
+    [written],
+  );
+  const keep = useMutation({
+    mutationFn: () => {
+      const work = {
+        kind: 'pattern' as const,
+        ...written,
+        ...(melody.tempo !== undefined && { tempo: { usual: Math.min(300, Math.max(20, Math.round(melody.tempo))) } }),
+      };
+      const shortName = title.slice(0, LONGEST_SHORT_NAME);
+      return keepExercise(
+        exerciseSchema.parse({ id: v7(), name: title, shortName, stage: 'middle', load: 2, work }),
+        0,
+      );
+    },
+    onSuccess: async ({ id }) => {
+      await queries.invalidateQueries({ queryKey: ['exercises'] });
+      await navigate(`/shelf/${id}`);
+    },
+  });
+  return (
+    <section className={classes['preview']} aria-label={t('shelf.importing.tune')}>
+      <h2>{name}</h2>
+      {melody.dropped.length > 0 && (
+        <div role="note">
+          <b>{t('shelf.importing.dropped')}</b>
+          <ul>
+            {melody.dropped.map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <Group align="flex-end">
+        <TextInput
+          w={280}
+          label={t('shelf.sheet.place.name')}
+          maxLength={120}
+          value={title}
+          onChange={({ currentTarget }) => {
+            setTitle(currentTarget.value);
+          }}
+        />
+        <Select
+          w={150}
+          searchable
+          allowDeselect={false}
+          label={t('shelf.importing.tonic')}
+          data={Array.from({ length: 49 }, (_, index) => ({ value: String(36 + index), label: writeNote(36 + index) }))}
+          value={String(tonic)}
+          onChange={(value) => {
+            if (value !== null) setTonic(Number(value));
+          }}
+        />
+        <Select
+          w={190}
+          allowDeselect={false}
+          label={t('shelf.sheet.mode')}
+          data={(Object.keys(MODES) as Mode[]).map((value) => ({ value, label: t(`shelf.modes.${value}`) }))}
+          value={mode}
+          onChange={(value) => {
+            if (value !== null) setMode(value);
+          }}
+        />
+      </Group>
+      {count > 2 && (
+        <div className={classes['part']}>
+          <span id="part">{t('shelf.importing.part', { from: from + 1, to, count })}</span>
+          <RangeSlider
+            min={0}
+            max={count}
+            minRange={1}
+            label={null}
+            thumbFromLabel={t('shelf.importing.partFrom')}
+            thumbToLabel={t('shelf.importing.partTo')}
+            value={[from, to]}
+            onChange={setPart}
+          />
+        </div>
+      )}
+      {written && pattern ? (
+        <>
+          <p className={classes['patternText']}>{written.pattern}</p>
+          <Staff pattern={pattern} tonic={tonic} />
+        </>
+      ) : (
+        <p className={classes['problem']} role="alert">
+          {'problem' in outcome && outcome.problem}
+        </p>
+      )}
+      <FormProblem error={keep.error} />
+      <Group>
+        <Button
+          variant="filled"
+          disabled={!written || title.trim().length < 2}
+          loading={keep.isPending}
+          onClick={() => {
+            keep.mutate();
+          }}
+        >
+          {t('shelf.importing.keepTune')}
+        </Button>
+      </Group>
+    </section>
+  );
+}

@@ -1,0 +1,46 @@
+import type { Exercise } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import type { Shelf } from '../../api/shelf.queries.ts';
+import { spanOf } from './shelf-filters.ts';
+import classes from './sheet.module.css';
+
+/** The plain facts of an exercise in one line, and what must come before it. */
+export function SheetFacts({ exercise, shelf }: { readonly exercise: Exercise; readonly shelf: Shelf }): ReactElement {
+  const { t } = useTranslation();
+  const { stage, load, level, does, register, noise, kit, goals, styles, voices, resistance, needs, copyOf } = exercise;
+  const span = spanOf(exercise);
+  const origin = copyOf === undefined ? undefined : shelf.get(copyOf);
+  const facts = [
+    t(`stages.${stage}`),
+    t('shelf.load', { load }),
+    ...(span === null ? [] : [t('shelf.span', { count: span })]),
+    t(`shelf.levels.${level}`),
+    t(`shelf.does.${does}`),
+    ...(register === 'any' ? [] : [t(`shelf.registers.${register}`)]),
+    ...(noise === 'normal' ? [] : [t(`shelf.noises.${noise}`)]),
+    ...(resistance === undefined ? [] : [t('shelf.sheet.resistance', { resistance })]),
+    ...kit,
+    ...goals.map((goal) => goal.replaceAll('-', ' ')),
+    ...styles.map((style) => t(`styles.${style}`)),
+    ...(voices.length === 0 ? [] : [voices.map((voice) => t(`voices.${voice}`)).join(', ')]),
+  ];
+  return (
+    <p className={classes['facts']}>
+      {[...new Set(facts)].map((fact) => (
+        <span key={fact}>{fact}</span>
+      ))}
+      {needs.map((id) => (
+        <span key={id}>
+          {t('shelf.sheet.after')} <Link to={`/shelf/${id}`}>{shelf.get(id)?.name ?? id}</Link>
+        </span>
+      ))}
+      {origin && (
+        <span>
+          {t('shelf.sheet.from')} <Link to={`/shelf/${origin.id}`}>{origin.name}</Link>
+        </span>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,69 @@
+import { relativeThatFits, type Exercise, type LaidStep } from '@soft-lark/core';
+import { useElementSize } from '@mantine/hooks';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import type { Shelf } from '../../api/shelf.queries.ts';
+import { layStones } from '../../flight/stones.layout.ts';
+import { Stones } from '../../flight/stones.tsx';
+import { clockText } from '../../ui/format.ts';
+import { LimitNote } from '../../ui/limit-note.tsx';
+import { useSharedScreen } from '../../ui/shared-screen.ts';
+import classes from './sheet.module.css';
+
+const HEIGHT = 136;
+
+interface SheetPlaceProps {
+  readonly placed: LaidStep | null;
+  readonly name: string | undefined;
+  readonly shelf: Shelf;
+  readonly place: (exercise: Exercise) => LaidStep | null;
+}
+
+/** What an exercise comes to for the student in hand: its keys, or why not and what instead. */
+export function SheetPlace({ placed, name, shelf, place }: SheetPlaceProps): ReactElement | null {
+  const { t } = useTranslation();
+  const [isShared] = useSharedScreen();
+  const { ref, width } = useElementSize();
+  if (!placed || name === undefined) return null;
+  if (placed.problem) {
+    const instead = relativeThatFits(placed.exercise, shelf, (other) => !place(other)?.problem);
+    return (
+      <p className={classes['problem']} role="note">
+        <b>{t('shelf.sheet.notFor', { name })}</b> {isShared ? t('bench.leftOut') : placed.problem.message}{' '}
+        {!isShared && placed.problem.remedy}{' '}
+        {instead && (
+          <>
+            {t('shelf.sheet.insteadOf')} <Link to={`/shelf/${instead.id}`}>{instead.name}</Link>
+          </>
+        )}
+      </p>
+    );
+  }
+  const { limits, limitContext, laid, seconds } = placed;
+  return (
+    <div className={classes['placed']}>
+      <p>
+        {limits && (
+          <>
+            {t('students.between', { name })} <LimitNote limits={limits} context={limitContext} note={limits.floor} />{' '}
+            {t('students.and')} <LimitNote limits={limits} context={limitContext} note={limits.ceiling} />
+            {' · '}
+          </>
+        )}
+        {laid?.kind === 'pattern' && `${t('shelf.keys', { count: laid.ladder.rungs.length })} · `}
+        {t('shelf.sheet.takes', { time: clockText(seconds) })}
+      </p>
+      {laid?.kind === 'pattern' && (
+        <div ref={ref}>
+          {width > 0 && (
+            <Stones
+              path={layStones(laid.ladder, laid.pattern.high, width, HEIGHT)}
+              under={({ isStruck, topNote }) => (isStruck ? [t('bench.leftOut')] : [t('bench.top', { note: topNote })])}
+            />
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+import { NumberInput, Select, TextInput } from '@mantine/core';
+import { MODES, type Mode, type PatternWork, type Travel } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { PlacementPicture } from './placement-picture.tsx';
+import classes from './sheet.module.css';
+
+const TRAVELS: readonly Travel[] = ['rise', 'fall', 'rise-return', 'fall-return', 'rise-fall', 'stay'];
+const RULES = ['low-anchor', 'high-anchor', 'bridge-anchor', 'speaking-pitch'] as const;
+
+interface SoundFieldsProps {
+  readonly work: PatternWork;
+  readonly change: (change: Partial<PatternWork>) => void;
+}
+
+type Figure = 'step' | 'fewestKeys' | 'mostKeys' | 'timesPerKey' | 'cueBeats' | 'restBeats';
+const FIGURES: readonly { readonly name: Figure; readonly min: number; readonly max: number }[] = [
+  { name: 'step', min: 1, max: 12 },
+  { name: 'fewestKeys', min: 1, max: 24 },
+  { name: 'mostKeys', min: 1, max: 24 },
+  { name: 'timesPerKey', min: 1, max: 8 },
+  { name: 'cueBeats', min: 0, max: 16 },
+  { name: 'restBeats', min: 0, max: 16 },
+];
+
+/** Mode, tempo, placement and travel of a pattern, with a small picture of what placement and travel do. */
+export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
+  const { t } = useTranslation();
+  const { tempo, placement } = work;
+  return (
+    <div className={classes['sound']}>
+      <Select
+        allowDeselect={false}
+        label={t('shelf.sheet.mode')}
+        data={(Object.keys(MODES) as Mode[]).map((value) => ({ value, label: t(`shelf.modes.${value}`) }))}
+        value={work.mode}
+        onChange={(value) => {
+          if (value) change({ mode: value });
+        }}
+      />
+      {(['learn', 'usual', 'fast'] as const).map((name) => (
+        <NumberInput
+          key={name}
+          label={t(`shelf.sheet.tempos.${name}`)}
+          min={20}
+          max={300}
+          value={tempo[name] ?? ''}
+          onChange={(value) => {
+            if (typeof value === 'number') change({ tempo: { ...tempo, [name]: value } });
+            else if (name !== 'usual') change({ tempo: { usual: tempo.usual } });
+          }}
+        />
+      ))}
+      <Select
+        allowDeselect={false}
+        label={t('shelf.sheet.placement')}
+        data={RULES.map((value) => ({ value, label: t(`shelf.rules.${value}`) }))}
+        value={placement.rule}
+        onChange={(value) => {
+          const rule = RULES.find((known) => known === value);
+          if (rule === 'speaking-pitch') change({ placement: { rule } });
+          else if (rule) change({ placement: { rule, semitones: rule === 'low-anchor' ? 3 : 2 } });
+        }}
+      />
+      {'semitones' in placement && (
+        <NumberInput
+          label={t('shelf.sheet.semitones')}
+          min={-12}
+          max={24}
+          value={placement.semitones}
+          onChange={(value) => {
+            if (typeof value === 'number') change({ placement: { ...placement, semitones: value } });
+          }}
+        />
+      )}
+      <Select
+        allowDeselect={false}
+        label={t('shelf.sheet.travel')}
+        data={TRAVELS.map((value) => ({ value, label: t(`travels.${value}`) }))}
+        value={work.travel}
+        onChange={(value) => {
+          const travel = TRAVELS.find((known) => known === value);
+          if (travel) change({ travel });
+        }}
+      />
+      <PlacementPicture work={work} />
+      {FIGURES.map(({ name, min, max }) => (
+        <NumberInput
+          key={name}
+          label={t(`shelf.sheet.figures.${name}`)}
+          min={min}
+          max={max}
+          value={work[name] ?? ''}
+          onChange={(value) => {
+            if (typeof value === 'number') change({ [name]: value });
+            else if (name === 'mostKeys') change({ mostKeys: undefined });
+          }}
+        />
+      ))}
+      <TextInput
+        className={classes['wide'] ?? ''}
+        label={t('shelf.sheet.syllableSets')}
+        description={t('shelf.sheet.syllableSetsHint')}
+        value={work.syllableSets.join(' | ')}
+        onChange={({ currentTarget }) => {
+          change({
+            syllableSets: currentTarget.value
+              .split('|')
+              .map((set) => set.trim())
+              .filter((set) => set !== ''),
+          });
+        }}
+      />
+    </div>
+  );
+}
