@@ -146,6 +146,8 @@ export {
   cueFor,
   cuesOf,
   exerciseSchema,
+  helpPlan,
+  type Help,
   isPossibleWith,
   LEARNING_RULES,
   OBSTACLES,
@@ -169,6 +171,10 @@ export {
 } from './shelf/index.ts';
 export {
   asTaught,
+  fillRecipe,
+  RECIPES,
+  type Recipe,
+  type RecipePart,
   canGoHome,
   canTurnBack,
   conduct,

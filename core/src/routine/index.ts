@@ -1,5 +1,7 @@
 export { canGoHome, canTurnBack, conduct, currentKey, currentStep } from './conduct.ts';
 export { asTaught } from './as-taught.ts';
+export { fillRecipe } from './fill-recipe.ts';
+export { RECIPES, type Recipe, type RecipePart } from './recipes.data.ts';
 export { leftOutToday, type DayAllowance } from './allowed-today.ts';
 export { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
 export {

@@ -7,12 +7,17 @@ import type { Student } from './students.queries.ts';
 /** House default for a lesson of half an hour. */
 const USUAL_MINUTES = 10;
 
-/** Puts an empty routine on the bench for a student. */
-export function useNewRoutine(): UseMutationResult<Routine, Error, Pick<Student, 'id'>> {
+/** A routine to be made for a student; `start` is what it begins with instead of nothing. */
+export interface NewRoutine extends Pick<Student, 'id'> {
+  readonly start?: Pick<Routine, 'name' | 'occasion' | 'minutes' | 'steps'>;
+}
+
+/** Puts a new routine on the bench for a student. */
+export function useNewRoutine(): UseMutationResult<Routine, Error, NewRoutine> {
   const { t } = useTranslation();
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ id: studentId }: Pick<Student, 'id'>) =>
+    mutationFn: ({ id: studentId, start }: NewRoutine) =>
       addRoutine({
         id: v7(),
         studentId,
@@ -20,6 +25,7 @@ export function useNewRoutine(): UseMutationResult<Routine, Error, Pick<Student,
         occasion: 'lesson',
         minutes: USUAL_MINUTES,
         steps: [],
+        ...start,
       }),
     onSuccess: (routine) => {
       queries.setQueryData(routineQuery(routine.id).queryKey, routine);

@@ -10,6 +10,7 @@ import {
   StaveLine,
   StaveNote,
   StaveTie,
+  Stem,
   Tuplet,
   Voice,
 } from 'vexflow/bravura';
@@ -39,7 +40,8 @@ function noteOf({ key, value, syllable }: StaffSign, clef: Staff['clef']): Stave
     keys: [key ?? (clef === 'bass' ? 'd/3' : 'b/4')],
     duration: key === null ? `${duration}r` : duration,
     dots: value.dots,
-    autoStem: true,
+    // Stems upwards all along, so that the words below have room.
+    stemDirection: Stem.UP,
   });
   if (value.dots > 0) Dot.buildAndAttach([note], { all: true });
   if (syllable !== '')
@@ -60,7 +62,12 @@ function tupletsOf(line: readonly StaffSign[], notes: readonly StaveNote[]): Tup
     while (tuplet && end < index + tuplet.actual && line[end]?.value.tuplet?.actual === tuplet.actual) end += 1;
     if (tuplet)
       tuplets.push(
-        new Tuplet(notes.slice(index, end), { numNotes: tuplet.actual, notesOccupied: tuplet.normal, bracketed: true }),
+        new Tuplet(notes.slice(index, end), {
+          numNotes: tuplet.actual,
+          notesOccupied: tuplet.normal,
+          bracketed: true,
+          location: Tuplet.LOCATION_TOP,
+        }),
       );
     index = end;
   }
@@ -87,7 +94,7 @@ export function drawStaff(element: HTMLDivElement, staff: Staff, width: number, 
     const tuplets = tupletsOf(line, notes);
     Accidental.applyAccidentals([voice], staff.signature);
     new Formatter().joinVoices([voice]).formatToStave([voice], stave);
-    const beams = Beam.generateBeams(notes, { maintainStemDirections: false });
+    const beams = Beam.generateBeams(notes, { maintainStemDirections: true });
     voice.draw(context, stave);
     for (const beam of beams) beam.setContext(context).draw();
     for (const tuplet of tuplets) tuplet.setContext(context).draw();

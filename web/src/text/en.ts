@@ -197,6 +197,7 @@ export const en = {
     badNote: 'Not a note: write a letter and an octave, such as C4 or B♭3.',
     tabs: { voice: 'Voice', routines: 'Routines', runs: 'Runs', rules: 'Rules' },
     newRoutine: 'New routine',
+    readyMade: 'Ready-made',
     edit: 'Change the file',
     check: 'Range check',
     history: {

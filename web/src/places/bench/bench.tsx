@@ -133,7 +133,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
         />
         {chosen ? (
           <>
-            <StepPanel step={chosen} act={act} />
+            <StepPanel step={chosen} routineId={server.id} act={act} />
             <StepReasons step={chosen} act={act} />
           </>
         ) : (

@@ -3,6 +3,7 @@ import { keyName, type LaidStep } from '@soft-lark/core';
 import type { TFunction } from 'i18next';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import { layStones, skippedReasons } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
 import { clockText } from '../../ui/format.ts';
@@ -76,17 +77,20 @@ function startsOf({ laid }: LaidStep): { readonly start?: number; readonly propo
 
 interface StepPanelProps {
   readonly step: LaidStep;
+  readonly routineId: string;
   readonly act: Dispatch<BenchAction>;
 }
 
 /** The chosen step: what is sung, its keys, and what can be set. */
-export const StepPanel = memo(function StepPanel({ step, act }: StepPanelProps): ReactElement {
+export const StepPanel = memo(function StepPanel({ step, routineId, act }: StepPanelProps): ReactElement {
   const { t } = useTranslation();
   const { exercise, setUpSeconds, seconds, isNew } = step;
   const [isShared] = useSharedScreen();
   return (
     <section className={classes['panel']} aria-label={exercise.name}>
-      <h2 className="heading">{exercise.name}</h2>
+      <h2 className="heading">
+        <Link to={`/shelf/${exercise.id}?routine=${routineId}`}>{exercise.name}</Link>
+      </h2>
       <p className={classes['sung']}>{subtitle(step, isShared, t)}</p>
       <StepStones step={step} />
       <StepSettingsRow stepId={step.id} exercise={exercise} settings={step.settings} {...startsOf(step)} act={act} />

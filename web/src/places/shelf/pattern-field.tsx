@@ -58,10 +58,6 @@ export function PatternField({ value, onChange, error }: PatternFieldProps): Rea
               onChange(currentTarget.value);
               combobox.updateSelectedOptionIndex();
             }}
-            onKeyDown={(event) => {
-              // Alt and the arrow opens it, so that plain typing and Enter are never taken.
-              if (event.altKey && event.key === 'ArrowDown') combobox.openDropdown();
-            }}
             onSelect={({ currentTarget }) => {
               setCursor(currentTarget.selectionStart);
             }}

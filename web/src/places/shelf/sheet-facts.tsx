@@ -38,7 +38,8 @@ export function SheetFacts({ exercise, shelf }: { readonly exercise: Exercise; r
       ))}
       {origin && (
         <span>
-          {t('shelf.sheet.from')} <Link to={`/shelf/${origin.id}`}>{origin.name}</Link>
+          {t('shelf.sheet.from')} <Link to={`/shelf/${origin.id}`}>{origin.name}</Link>{' '}
+          <Link to={`/shelf/compare?a=${exercise.id}&b=${origin.id}`}>{t('shelf.sheet.compareOrigin')}</Link>
         </span>
       )}
     </p>

@@ -1,4 +1,4 @@
-import { relativeThatFits, type Exercise, type LaidStep } from '@soft-lark/core';
+import { helpPlan, relativeThatFits, type Help, type Exercise, type LaidStep } from '@soft-lark/core';
 import { useElementSize } from '@mantine/hooks';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -12,6 +12,17 @@ import { useSharedScreen } from '../../ui/shared-screen.ts';
 import classes from './sheet.module.css';
 
 const HEIGHT = 136;
+
+/** Neighbours that are alike as one word with their number: together ×2. */
+function runsOf(plan: readonly Help[], word: (help: Help) => string): readonly string[] {
+  const runs: { readonly help: Help; count: number }[] = [];
+  for (const help of plan) {
+    const last = runs.at(-1);
+    if (last?.help === help) last.count += 1;
+    else runs.push({ help, count: 1 });
+  }
+  return runs.map(({ help, count }) => (count === 1 ? word(help) : `${word(help)} ×${String(count)}`));
+}
 
 interface SheetPlaceProps {
   readonly placed: LaidStep | null;
@@ -40,7 +51,11 @@ export function SheetPlace({ placed, name, shelf, place }: SheetPlaceProps): Rea
       </p>
     );
   }
-  const { limits, limitContext, laid, seconds } = placed;
+  const { limits, limitContext, laid, seconds, isNew } = placed;
+  const helps =
+    laid?.kind === 'pattern'
+      ? runsOf(helpPlan(laid.ladder.rungs.length, isNew), (help) => t(`shelf.helps.${help}`))
+      : [];
   return (
     <div className={classes['placed']}>
       <p>
@@ -54,6 +69,11 @@ export function SheetPlace({ placed, name, shelf, place }: SheetPlaceProps): Rea
         {laid?.kind === 'pattern' && `${t('shelf.keys', { count: laid.ladder.rungs.length })} · `}
         {t('shelf.sheet.takes', { time: clockText(seconds) })}
       </p>
+      {helps.length > 0 && (
+        <p>
+          {t('shelf.sheet.help')} {helps.join(' · ')}
+        </p>
+      )}
       {laid?.kind === 'pattern' && (
         <div ref={ref}>
           {width > 0 && (

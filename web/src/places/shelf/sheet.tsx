@@ -6,6 +6,7 @@ import { useEffect, useEffectEvent, useMemo, useState, type ReactElement } from 
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import { archiveExercise, type Shelf, type ShelfExercise } from '../../api/shelf.queries.ts';
+import { Contour } from '../../flight/contour.tsx';
 import { Staff } from '../../flight/staff.tsx';
 import { KeyCap } from '../../ui/key-cap.tsx';
 import { ExportMenu } from './export-menu.tsx';
@@ -128,6 +129,7 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
               }}
             />
             <div className={classes['under']}>
+              <Contour exercise={readable} />
               <TextInput
                 label={t('shelf.sheet.syllables')}
                 value={work.syllables}

@@ -2,6 +2,7 @@ import { NumberInput, Select, TextInput } from '@mantine/core';
 import { MODES, type Mode, type PatternWork, type Travel } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { MarkFields } from './mark-fields.tsx';
 import { PlacementPicture } from './placement-picture.tsx';
 import classes from './sheet.module.css';
 
@@ -97,6 +98,7 @@ export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
           }}
         />
       ))}
+      <MarkFields work={work} change={change} />
       <TextInput
         className={classes['wide'] ?? ''}
         label={t('shelf.sheet.syllableSets')}

@@ -9,6 +9,7 @@ import { useTakeInHand } from '../../shell/student-in-hand.ts';
 import { useShown } from '../../shell/use-shown.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
+import { RecipeMenu } from './recipe-menu.tsx';
 import { StudentRoutines } from './student-routines.tsx';
 import { StudentRules } from './student-rules.tsx';
 import { StudentRuns } from './student-runs.tsx';
@@ -73,11 +74,17 @@ export function StudentPlace(): ReactElement {
             {t('students.edit')}
           </Button>
         )}
+        <RecipeMenu
+          today={today.data}
+          onFilled={(start) => {
+            build.mutate({ id: student.id, start }, { onSuccess: ({ id }) => void navigate(`/routines/${id}`) });
+          }}
+        />
         <Button
           variant="filled"
           loading={build.isPending}
           onClick={() => {
-            build.mutate(student, { onSuccess: ({ id }) => void navigate(`/routines/${id}`) });
+            build.mutate({ id: student.id }, { onSuccess: ({ id }) => void navigate(`/routines/${id}`) });
           }}
         >
           {t('students.newRoutine')}
