@@ -19,6 +19,8 @@ export const shelf = {
   newCollection: 'Name of a new collection',
   takeOut: 'Take out of {{name}}',
   collection: 'Any collection',
+  removeCollection: 'Remove the collection',
+  removeCollectionSure: '“{{name}}” goes; the exercises in it stay on the shelf.',
   span_one: '{{count}} semitone',
   span_other: '{{count}} semitones',
   keys_one: '{{count}} key',

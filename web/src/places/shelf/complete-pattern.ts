@@ -1,5 +1,5 @@
 /** What a completion adds, in a word the catalogue knows. */
-export type CompletionName =
+type CompletionName =
   'degree' | 'rest' | 'length' | 'fraction' | 'glide' | 'octave' | 'group' | 'close' | 'times' | 'faster';
 
 export interface Completion {

@@ -5,7 +5,7 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { ApiProblem } from '../../api/problem.ts';
-import { exerciseOf, type ShelfExercise } from '../../api/shelf.queries.ts';
+import type { ShelfExercise } from '../../api/shelf.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { keepFor, type KeptFor } from './keep-exercise.ts';
 import type { Draft } from './use-draft.ts';
@@ -126,9 +126,4 @@ export function KeepBar({ draft, stored, student, routineId }: KeepBarProps): Re
       )}
     </div>
   );
-}
-
-/** The exercise a sheet works on. */
-export function storedOf(exercise: ShelfExercise): Exercise {
-  return exerciseOf(exercise);
 }

@@ -9,6 +9,7 @@ import { Shape } from '../../ui/shape.tsx';
 import { ChosenBar } from './chosen-bar.tsx';
 import { FilterBar } from './filter-bar.tsx';
 import { addressOf, filtersOf, type ShelfFilters } from './shelf-filters.ts';
+import { RemoveCollection } from './remove-collection.tsx';
 import { ShelfList } from './shelf-list.tsx';
 import { StageFilter } from './stage-filter.tsx';
 import { useFound } from './use-found.ts';
@@ -56,6 +57,15 @@ export function ShelfPlace(): ReactElement {
             show({ ...filters, q: currentTarget.value });
           }}
         />
+        {collection && (
+          <RemoveCollection
+            collection={collection}
+            onGone={() => {
+              const { collection: gone, ...rest } = filters;
+              if (gone !== undefined) show(rest);
+            }}
+          />
+        )}
         <FilterBar filters={filters} onChange={show} collections={collections} />
       </div>
       <StageFilter

@@ -1,0 +1,42 @@
+import { Button } from '@mantine/core';
+import { useDisclosure } from '@mantine/hooks';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { removeCollection, type Collection } from '../../api/shelf.queries.ts';
+import { ConfirmDelete } from '../../ui/confirm-delete.tsx';
+
+interface RemoveCollectionProps {
+  readonly collection: Collection;
+  readonly onGone: () => void;
+}
+
+/** Takes a collection away; its exercises stay where they are. */
+export function RemoveCollection({ collection, onGone }: RemoveCollectionProps): ReactElement {
+  const { t } = useTranslation();
+  const queries = useQueryClient();
+  const [isOpen, { open, close }] = useDisclosure(false);
+  const remove = useMutation({
+    mutationFn: () => removeCollection(collection.id),
+    onSuccess: async () => {
+      onGone();
+      await queries.invalidateQueries({ queryKey: ['collections'] });
+    },
+  });
+  return (
+    <>
+      <Button variant="subtle" onClick={open}>
+        {t('shelf.removeCollection')}
+      </Button>
+      <ConfirmDelete
+        isOpen={isOpen}
+        onClose={close}
+        title={t('shelf.removeCollection')}
+        question={t('shelf.removeCollectionSure', { name: collection.name })}
+        isBusy={remove.isPending}
+        error={remove.error}
+        onConfirm={remove.mutate}
+      />
+    </>
+  );
+}
