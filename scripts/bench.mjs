@@ -40,6 +40,7 @@ await ensurePackages(console.log);
 await ensureBuilt(console.log);
 const { coreFigures } = await import('../bench/core-figures.mjs');
 const { pageFigures } = await import('../bench/page-figures.mjs');
+const { shelfFigures } = await import('../bench/shelf-figures.mjs');
 const { printTable } = await import('../bench/table.mjs');
 const figures = await coreFigures();
 const cluster = await startCluster(project, 'bench-database', { durable: false });
@@ -48,14 +49,9 @@ cluster.createDatabase('bench');
 const port = await freePort();
 const server = await serve({ databaseUrl: cluster.url('bench'), port, quiet: true, env: { LOG_LEVEL: 'silent' } });
 try {
-  figures.push(
-    ...(await pageFigures({
-      address: `http://127.0.0.1:${port}`,
-      folder: join(project, 'web/dist'),
-      executablePath: chromium(),
-      flags: FLAGS,
-    })),
-  );
+  const address = `http://127.0.0.1:${port}`;
+  const page = { address, folder: join(project, 'web/dist'), executablePath: chromium(), flags: FLAGS };
+  figures.push(...(await pageFigures(page)), ...(await shelfFigures(page)));
 } finally {
   await server.stop();
   cluster.stop();

@@ -89,11 +89,12 @@ async function atTheDesk(browser, address) {
   await page.goto(`${address}/students`);
   await page.getByRole('link', { name: 'Otis Wren', exact: true }).waitFor();
   await keep(page, 'students');
-  await page.goto(`${address}/shelf`);
-  await page.getByText('Standing check').waitFor();
+  await page.goto(`${address}/shelf?stage=occluded`);
+  await page.getByText('Straw circles').waitFor();
+  await page.waitForTimeout(600);
   await keep(page, 'shelf');
-  await page.goto(`${address}/shelf/up-and-down-five`);
-  await page.getByRole('heading', { name: 'Up and down five' }).waitFor();
+  await page.goto(`${address}/shelf/nine-note-runs`);
+  await page.locator('[aria-label^="Staff notation"] svg').first().waitFor();
   await keep(page, 'exercise');
   await page.goto(`${address}/log`);
   await page.locator('.recharts-line-dot').first().waitFor();

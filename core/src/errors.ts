@@ -114,3 +114,14 @@ export class FormatError extends SoftLarkError {
     super('FormatError', code, message, remedy);
   }
 }
+
+export type FitErrorCode = 'NO_OPTION' | 'BAD_OPTION' | 'BAD_CHOICE' | 'BAD_BUDGET';
+
+/** Steps that cannot be fitted to any budget as they were given. */
+export class FitError extends SoftLarkError {
+  declare readonly code: FitErrorCode;
+
+  constructor(code: FitErrorCode, message: string, remedy: string) {
+    super('FitError', code, message, remedy);
+  }
+}

@@ -172,6 +172,10 @@ export {
 export {
   asTaught,
   fillRecipe,
+  fitToBudget,
+  type Fit,
+  type FitOption,
+  type FitStep,
   RECIPES,
   type Recipe,
   type RecipePart,

@@ -127,7 +127,7 @@ describe('an import', () => {
     expect(await shelf()).toHaveLength(1000 + shipped.length);
     await teacher.call('delete', `/exercises/imports/${importId}`);
     expect(await shelf()).toHaveLength(shipped.length);
-  });
+  }, 30_000);
 });
 
 test('a collection is named, changed on its version, and removed', async () => {

@@ -108,7 +108,9 @@ function playedIn(track: readonly MidiEvent[]): Played[] {
 
 function beatsOf(ticks: number, ticksPerBeat: number): number {
   const exact = simplestFraction(Math.max(0, ticks) / ticksPerBeat || 0);
-  if (exact.denominator <= FINEST_WRITTEN) return toBeats(exact);
+  // A file with so fine a beat was written, not played; so are those written here.
+  const finest = ticksPerBeat === TICKS ? BigInt(TICKS) : FINEST_WRITTEN;
+  if (exact.denominator <= finest) return toBeats(exact);
   return Math.round((ticks / ticksPerBeat) * GRID) / GRID;
 }
 

@@ -1,5 +1,6 @@
 export { canGoHome, canTurnBack, conduct, currentKey, currentStep } from './conduct.ts';
 export { asTaught } from './as-taught.ts';
+export { fitToBudget, type Fit, type FitOption, type FitStep } from './fit-to-budget.ts';
 export { fillRecipe } from './fill-recipe.ts';
 export { RECIPES, type Recipe, type RecipePart } from './recipes.data.ts';
 export { leftOutToday, type DayAllowance } from './allowed-today.ts';

@@ -89,14 +89,14 @@ export class ExercisesService {
     return this.view(row);
   }
 
-  /** Whether a routine of the studio has an exercise, within a transaction. */
-  async isInUse(studioId: string, id: string, manager: EntityManager): Promise<boolean> {
-    const step = JSON.stringify([{ exerciseId: id }]);
-    const rows = await manager.query<unknown[]>(
-      `select 1 from routine where studio_id = $1 and steps->'list' @> $2::jsonb limit 1`,
-      [studioId, step],
+  /** Ids of every exercise a routine of the studio has, within a transaction. */
+  async inUse(studioId: string, manager: EntityManager): Promise<ReadonlySet<string>> {
+    const rows = await manager.query<{ id: string }[]>(
+      `select distinct step->>'exerciseId' as id
+         from routine, jsonb_array_elements(steps->'list') as step where studio_id = $1`,
+      [studioId],
     );
-    return rows.length > 0;
+    return new Set(rows.map(({ id }) => id));
   }
 
   private view({ body, version, archivedAt, studentId }: OwnExercise): ShelfExercise {

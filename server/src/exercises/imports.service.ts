@@ -90,13 +90,14 @@ export class ImportsService {
       if (!row) throw notFound('import');
       if (row.undoneAt) return this.view(row);
       const rows = this.scope.of(OwnExercise, studioId, manager);
-      for (const { id, beforeImport, version } of await rows.find({ where: { importId } })) {
-        const none = { importId: null, beforeImport: null };
+      const inUse = await this.exercises.inUse(studioId, manager);
+      const taken = await rows.find({ where: { importId } });
+      const none = { importId: null, beforeImport: null };
+      for (const { id, beforeImport, version } of taken) {
         if (beforeImport) await rows.update({ id }, { ...none, body: beforeImport, version: version + 1 });
-        else if (await this.exercises.isInUse(studioId, id, manager))
-          await rows.update({ id }, { ...none, archivedAt: this.clock.now() });
-        else await rows.delete({ id });
+        else if (inUse.has(id)) await rows.update({ id }, { ...none, archivedAt: this.clock.now() });
       }
+      await rows.delete({ importId });
       await this.scope.of(Collection, studioId, manager).delete({ importId });
       const undoneAt = this.clock.now();
       await imports.update({ id: importId }, { undoneAt });
