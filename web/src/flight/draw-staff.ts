@@ -74,41 +74,52 @@ function tupletsOf(line: readonly StaffSign[], notes: readonly StaveNote[]): Tup
   return tuplets;
 }
 
+interface LinePlace {
+  readonly staff: Staff;
+  readonly width: number;
+  readonly ink: string;
+}
+
+function drawLine(element: HTMLDivElement, line: readonly StaffSign[], { staff, width, ink }: LinePlace): void {
+  element.replaceChildren();
+  const context = new Renderer(element, Renderer.Backends.SVG).resize(width, LINE_HEIGHT).getContext();
+  context.setFillStyle(ink).setStrokeStyle(ink);
+  const notes = line.map((sign) => noteOf(sign, staff.clef));
+  const wanted = 110 + line.length * Math.max(LEAST_SIGN, (width - 110) / Math.max(line.length, 12));
+  const stave = new Stave(0, TOP, Math.min(width - 2, wanted));
+  stave.addClef(staff.clef).addKeySignature(staff.signature).setContext(context).draw();
+  const voice = new Voice().setMode(Voice.Mode.SOFT).addTickables(notes);
+  const tuplets = tupletsOf(line, notes);
+  Accidental.applyAccidentals([voice], staff.signature);
+  new Formatter().joinVoices([voice]).formatToStave([voice], stave);
+  const beams = Beam.generateBeams(notes, { maintainStemDirections: true });
+  voice.draw(context, stave);
+  for (const beam of beams) beam.setContext(context).draw();
+  for (const tuplet of tuplets) tuplet.setContext(context).draw();
+  line.forEach((sign, index) => {
+    const [first, last] = [notes[index], notes[index + 1]];
+    if (!first || !last) return;
+    const between = { firstNote: first, lastNote: last, firstIndexes: [0], lastIndexes: [0] };
+    if (sign.isTiedOn) new StaveTie(between).setContext(context).draw();
+    if (sign.glidesOn) new StaveLine(between).setContext(context).draw();
+  });
+}
+
 /**
- * Draws a staff with a well-known engraver into an element, anew each time.
+ * Draws a staff with a well-known engraver into an element. Lines that are as they were are left alone: engraving is the
+ * dearest thing on the sheet, and a keystroke changes one of them.
  *
  * @param width pixels there are
  */
 export function drawStaff(element: HTMLDivElement, staff: Staff, width: number, ink: string): void {
-  element.replaceChildren();
-  const context = new Renderer(element, Renderer.Backends.SVG)
-    .resize(width, TOP + staff.lines.length * LINE_HEIGHT)
-    .getContext();
-  context.setFillStyle(ink).setStrokeStyle(ink);
+  const { clef, signature } = staff;
+  const before = [...element.children].filter((child) => child instanceof HTMLDivElement);
+  for (const gone of before.slice(staff.lines.length)) gone.remove();
   staff.lines.forEach((line, row) => {
-    const notes = line.map((sign) => noteOf(sign, staff.clef));
-    const wanted = 110 + line.length * Math.max(LEAST_SIGN, (width - 110) / Math.max(line.length, 12));
-    const stave = new Stave(0, TOP + row * LINE_HEIGHT, Math.min(width - 2, wanted));
-    stave.addClef(staff.clef).addKeySignature(staff.signature).setContext(context).draw();
-    const voice = new Voice().setMode(Voice.Mode.SOFT).addTickables(notes);
-    const tuplets = tupletsOf(line, notes);
-    Accidental.applyAccidentals([voice], staff.signature);
-    new Formatter().joinVoices([voice]).formatToStave([voice], stave);
-    const beams = Beam.generateBeams(notes, { maintainStemDirections: true });
-    voice.draw(context, stave);
-    for (const beam of beams) beam.setContext(context).draw();
-    for (const tuplet of tuplets) tuplet.setContext(context).draw();
-    line.forEach((sign, index) => {
-      const [first, last] = [notes[index], notes[index + 1]];
-      if (!first || !last) return;
-      if (sign.isTiedOn)
-        new StaveTie({ firstNote: first, lastNote: last, firstIndexes: [0], lastIndexes: [0] })
-          .setContext(context)
-          .draw();
-      if (sign.glidesOn)
-        new StaveLine({ firstNote: first, lastNote: last, firstIndexes: [0], lastIndexes: [0] })
-          .setContext(context)
-          .draw();
-    });
+    const place = before[row] ?? element.appendChild(document.createElement('div'));
+    const look = JSON.stringify([line, clef, signature, width, ink]);
+    if (place.dataset['look'] === look) return;
+    drawLine(place, line, { staff, width, ink });
+    place.dataset['look'] = look;
   });
 }

@@ -1,7 +1,7 @@
 import { UnstyledButton } from '@mantine/core';
 import { Spotlight, openSpotlight, type SpotlightActionData } from '@mantine/spotlight';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { routinesQuery } from '../api/routines.queries.ts';
@@ -11,14 +11,14 @@ import { KeyCap } from '../ui/key-cap.tsx';
 import { useShown } from './use-shown.ts';
 import classes from './shell.module.css';
 
-/** One search for students, routines and exercises. */
-export function Find(): ReactElement {
+/** One search for students, routines and exercises. A shelf may have thousands: it is not gone through at every address. */
+export const Find = memo(function Find(): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const { mayShow } = useShown();
   const students = (useQuery(studentsQuery).data ?? []).filter(({ id }) => mayShow(id));
   const routines = (useQuery(routinesQuery()).data ?? []).filter(({ studentId }) => mayShow(studentId));
-  const shelf = useQuery(shelfQuery).data ?? new Map<string, never>();
+  const shelf = useQuery(shelfQuery).data;
   const nameOf = (id: string): string => students.find((student) => student.id === id)?.name ?? '';
   const action = (id: string, label: string, description: string, to: string): SpotlightActionData => ({
     id,
@@ -33,7 +33,7 @@ export function Find(): ReactElement {
     ...routines.map(({ id, name, studentId }) =>
       action(id, name, t('app.routineHint', { name: nameOf(studentId) }), `/routines/${id}`),
     ),
-    ...[...shelf.values()].map(({ id, name }) => action(id, name, t('app.exerciseHint'), `/shelf/${id}`)),
+    ...[...(shelf?.values() ?? [])].map(({ id, name }) => action(id, name, t('app.exerciseHint'), `/shelf/${id}`)),
   ];
   return (
     <>
@@ -52,4 +52,4 @@ export function Find(): ReactElement {
       />
     </>
   );
-}
+});

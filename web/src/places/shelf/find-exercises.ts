@@ -52,7 +52,7 @@ export function searchOver(exercises: readonly Exercise[]): (letters: string) =>
     searchOptions: {
       boost: { name: 6, sungOn: 3, goals: 3, stage: 2, kit: 2 },
       prefix: true,
-      fuzzy: (term) => (term.length > 3 ? 0.25 : false),
+      fuzzy: (term) => (term.length > 2 ? 0.25 : false),
       combineWith: 'AND',
     },
   });

@@ -1,10 +1,11 @@
 import type { Exercise } from '@soft-lark/core';
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { Shelf } from '../../api/shelf.queries.ts';
 import classes from './sheet.module.css';
 
+type Relations = Pick<Exercise, 'id' | 'name' | 'relatives'>;
 type As = Exercise['relatives'][number]['as'];
 
 interface Neighbour {
@@ -14,7 +15,7 @@ interface Neighbour {
 }
 
 /** Relatives an exercise names, each once, with everything it is a relative as. */
-function outward(exercise: Exercise, shelf: Shelf, word: (as: As, when?: string) => string): readonly Neighbour[] {
+function outward(exercise: Relations, shelf: Shelf, word: (as: As, when?: string) => string): readonly Neighbour[] {
   const found = new Map<string, Neighbour>();
   for (const { id, as, when } of exercise.relatives) {
     const other = shelf.get(id);
@@ -43,14 +44,13 @@ function Column({ title, neighbours }: ColumnProps): ReactElement {
   );
 }
 
-/** The relatives of an exercise as a small map one can walk: what leads here, and what it leads to. */
-export function RelativesMap({
-  exercise,
-  shelf,
-}: {
-  readonly exercise: Exercise;
+interface RelativesMapProps {
+  readonly exercise: Relations;
   readonly shelf: Shelf;
-}): ReactElement {
+}
+
+/** The relatives of an exercise as a small map one can walk: what leads here, and what it leads to. */
+export const RelativesMap = memo(function RelativesMap({ exercise, shelf }: RelativesMapProps): ReactElement {
   const { t } = useTranslation();
   const to = outward(exercise, shelf, (as, when) =>
     when ? t(`shelf.obstacles.${when as 'seated'}`) : t(`shelf.relativeAs.${as}`),
@@ -68,4 +68,4 @@ export function RelativesMap({
       <Column title={t('shelf.relatives')} neighbours={to} />
     </div>
   );
-}
+});

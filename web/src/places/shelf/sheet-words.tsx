@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { cuesOf, LEARNING_RULES, OVERLAYS, type Exercise } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type ReactElement, type ReactNode } from 'react';
+import { memo, useState, type ReactElement, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sessionQuery } from '../../api/session.queries.ts';
 import classes from './shelf.module.css';
@@ -19,7 +19,7 @@ export function Block({ title, children }: { readonly title: string; readonly ch
 }
 
 /** Cues that agree with the studio's approach; the others on request. */
-function Cues({ exercise }: { readonly exercise: Exercise }): ReactElement {
+function Cues({ exercise }: { readonly exercise: Pick<Exercise, 'cues'> }): ReactElement {
   const { t } = useTranslation();
   const approach = useQuery(sessionQuery).data?.approach ?? {};
   const [isWhole, setWhole] = useState(false);
@@ -50,11 +50,16 @@ function Cues({ exercise }: { readonly exercise: Exercise }): ReactElement {
   );
 }
 
+interface SheetWordsProps {
+  readonly exercise: Pick<Exercise, 'cues' | 'watchFor' | 'manners' | 'senseCheck' | 'learnt' | 'cautions' | 'load'> & {
+    readonly isSung: boolean;
+  };
+}
+
 /** What is said, watched for, learnt and heeded with an exercise. */
-export function SheetWords({ exercise }: { readonly exercise: Exercise }): ReactElement {
+export const SheetWords = memo(function SheetWords({ exercise }: SheetWordsProps): ReactElement {
   const { t } = useTranslation();
-  const { watchFor, manners, senseCheck, learnt, cautions, load, work } = exercise;
-  const isSung = work.kind === 'pattern' || work.kind === 'siren';
+  const { watchFor, manners, senseCheck, learnt, cautions, load, isSung } = exercise;
   return (
     <>
       {exercise.cues.length > 0 && (
@@ -131,4 +136,4 @@ export function SheetWords({ exercise }: { readonly exercise: Exercise }): React
       )}
     </>
   );
-}
+});

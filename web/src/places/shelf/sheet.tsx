@@ -75,6 +75,14 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
       window.removeEventListener('keydown', onKey);
     };
   }, []);
+  // A keystroke in the pattern changes neither what is said nor the relatives; they are not drawn again for it.
+  const { cues, watchFor, manners, senseCheck, learnt, cautions, load, relatives, id, name } = exercise;
+  const isSung = work.kind === 'pattern' || work.kind === 'siren';
+  const words = useMemo(
+    () => ({ cues, watchFor, manners, senseCheck, learnt, cautions, load, isSung }),
+    [cues, watchFor, manners, senseCheck, learnt, cautions, load, isSung],
+  );
+  const relations = useMemo(() => ({ id, name, relatives }), [id, name, relatives]);
   const student = placing.studentId && placing.name ? { id: placing.studentId, name: placing.name } : null;
   return (
     <>
@@ -184,9 +192,9 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
         </Tabs>
       )}
       <div className={classes['sheet']}>
-        {!isEditing && <SheetWords exercise={exercise} />}
+        {!isEditing && <SheetWords exercise={words} />}
         <Block title={t('shelf.relatives')}>
-          <RelativesMap exercise={exercise} shelf={shelf} />
+          <RelativesMap exercise={relations} shelf={shelf} />
         </Block>
         {pattern && work.kind === 'pattern' && pattern.events.length > 4 && (
           <Block title={t('shelf.practice.title')}>

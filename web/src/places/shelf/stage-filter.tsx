@@ -1,6 +1,6 @@
 import { UnstyledButton } from '@mantine/core';
 import { STAGES, type Exercise, type Stage } from '@soft-lark/core';
-import type { ReactElement } from 'react';
+import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import classes from './shelf.module.css';
 
@@ -13,6 +13,11 @@ interface StageFilterProps {
 /** The stages in the order they are sung, each with how many exercises it has. */
 export function StageFilter({ exercises, value, onChange }: StageFilterProps): ReactElement {
   const { t } = useTranslation();
+  const counts = useMemo(() => {
+    const found = new Map<Stage, number>();
+    for (const { stage } of exercises) found.set(stage, (found.get(stage) ?? 0) + 1);
+    return found;
+  }, [exercises]);
   return (
     <div className={classes['stages']} role="group" aria-label={t('shelf.all')}>
       {[null, ...STAGES].map((stage) => (
@@ -25,7 +30,7 @@ export function StageFilter({ exercises, value, onChange }: StageFilterProps): R
           }}
         >
           {stage ? t(`stages.${stage}`) : t('shelf.all')}{' '}
-          <small>{exercises.filter((exercise) => stage === null || exercise.stage === stage).length}</small>
+          <small>{stage === null ? exercises.length : (counts.get(stage) ?? 0)}</small>
         </UnstyledButton>
       ))}
     </div>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { layStep, type Exercise, type LaidStep } from '@soft-lark/core';
-import { useCallback } from 'react';
+import { useCallback, useMemo } from 'react';
 import { dayContext } from '../../api/lay.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { studentTodayQuery } from '../../api/students.queries.ts';
@@ -32,10 +32,7 @@ export function usePlaced(exercises: ReadonlyMap<string, Exercise> | undefined):
     },
     [today, exercises, studio, now],
   );
-  return {
-    studentId: student?.id,
-    name: student?.name,
-    known: today ? new Set(today.student.known) : NOBODY,
-    place,
-  };
+  const known = useMemo(() => (today ? new Set(today.student.known) : NOBODY), [today]);
+  const { id: studentId, name } = student ?? {};
+  return useMemo(() => ({ studentId, name, known, place }), [studentId, name, known, place]);
 }
