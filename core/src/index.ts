@@ -160,6 +160,7 @@ export {
   type Substitute,
   isForVoice,
   patternOfWork,
+  syllablesFor,
   shippedExercises,
   type Approach,
   type Cue,

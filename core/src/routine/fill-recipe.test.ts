@@ -65,3 +65,14 @@ test('what the student knows is preferred, and nothing comes before what it need
     for (const need of exercises.get(id)?.needs ?? [])
       expect([id, need, known.has(need) || filled.slice(0, index).includes(need)]).toEqual([id, need, true]);
 });
+
+test('within three days of a performance nothing new is begun', () => {
+  const recipe = RECIPES.find(({ id }) => id === 'short');
+  const mezzo = VOICES['mezzo'];
+  if (!recipe || !mezzo) throw new Error('not there');
+  const known = new Set(['z-on-five', 'falling-hum']);
+  const filled = (hoursToPerformance: number): readonly string[] =>
+    fillRecipe(recipe, { ...contextFor(mezzo), known, hoursToPerformance }, newId).map(({ exerciseId }) => exerciseId);
+  expect(filled(60)).toEqual(['z-on-five', 'falling-hum']);
+  expect(filled(100).length).toBeGreaterThan(2);
+});

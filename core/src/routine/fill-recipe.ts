@@ -1,3 +1,4 @@
+import { USUAL_RULES } from '../limits/index.ts';
 import { isPossibleWith, patternOfWork, type Exercise } from '../shelf/index.ts';
 import { layRoutine } from './lay-routine.ts';
 import { layStep } from './lay-step.ts';
@@ -22,7 +23,10 @@ function worthOf(exercise: Exercise, part: RecipePart, { voice, known }: Routine
   return (serves(part.goals) ? 4 : 0) + (known.has(exercise.id) ? 2 : 0) + (serves(voice.goals) ? 1 : 0);
 }
 
-function isReady({ needs }: Exercise, { known }: RoutineContext, taken: ReadonlySet<string>): boolean {
+/** Close to a performance nothing new is begun, and what comes before an exercise has come. */
+function isReady({ id, needs }: Exercise, context: RoutineContext, taken: ReadonlySet<string>): boolean {
+  const { known, hoursToPerformance = Infinity, rules = USUAL_RULES } = context;
+  if (hoursToPerformance <= rules.performance.nothingNewHours && !known.has(id)) return false;
   return needs.every((id) => known.has(id) || taken.has(id));
 }
 

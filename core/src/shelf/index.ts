@@ -11,7 +11,7 @@ export {
   type Work,
   type WrittenExercise,
 } from './exercise.schema.ts';
-export { isForVoice, patternOfWork } from './pattern-of.ts';
+export { isForVoice, patternOfWork, syllablesFor } from './pattern-of.ts';
 export { helpPlan, type Help } from './help-plan.ts';
 export { LEARNING_RULES, OVERLAYS, type Overlay } from './learning.data.ts';
 export { isPossibleWith, relativeThatFits, substitutesFor, type Kept, type Substitute } from './relatives.ts';

@@ -1,5 +1,5 @@
 import { STAGES } from '../limits/index.ts';
-import { checkShelf, cueFor, cuesOf, exerciseSchema, isForVoice, shippedExercises } from './index.ts';
+import { checkShelf, cueFor, cuesOf, exerciseSchema, isForVoice, shippedExercises, syllablesFor } from './index.ts';
 
 const shelf = shippedExercises();
 
@@ -52,6 +52,17 @@ describe('cues', () => {
     expect(all).not.toContain('Jaw drops a little more each key.');
     expect(cueFor(exercise, { ...place, zone: 'above' }, { jaw: 'steady' })).toBe('One long line, no steps in it.');
   });
+});
+
+test.each([
+  ['low', ['voh', 'voh', 'voh']],
+  ['bridge', ['vuh', 'vuh', 'vuh']],
+  ['above', ['voh', 'voh', 'voh']],
+] as const)('syllables %s are those of the height, else the usual ones', (zone, expected) => {
+  const thirds = shelf.find(({ id }) => id === 'thirds');
+  if (thirds?.work.kind !== 'pattern') throw new Error('no thirds');
+  const work = { ...thirds.work, pattern: '1 3 1', syllables: 'voh*', syllablesAt: { bridge: 'vuh*' } };
+  expect(syllablesFor(work, zone)).toEqual(expected);
 });
 
 test('belt is for grown voices only', () => {

@@ -192,6 +192,7 @@ export const shelf = {
     addMark: 'Add a mark',
     help: 'Who sounds, key by key:',
     compareOrigin: 'compare',
+    syllablesAt: { low: 'Syllables low', bridge: 'Syllables at the bridge', above: 'Syllables above it' },
     syllableSets: 'Other syllables to choose from',
     syllableSetsHint: 'Sets parted by |',
     all: 'all',

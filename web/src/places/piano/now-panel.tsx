@@ -1,5 +1,13 @@
 import { useElementSize } from '@mantine/hooks';
-import { breathMoment, currentKey, currentStep, keyName, type Exercise, type RunState } from '@soft-lark/core';
+import {
+  breathMoment,
+  currentKey,
+  currentStep,
+  syllablesFor,
+  keyName,
+  type Exercise,
+  type RunState,
+} from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { layRunStones } from '../../flight/stones.layout.ts';
@@ -20,7 +28,12 @@ const MOST_SYLLABLES = 6;
 function Syllables({ state, exercise }: Omit<NowPanelProps, 'elapsed'>): ReactElement | null {
   const step = currentStep(state);
   const events = step?.ladder?.pattern.events ?? [];
-  const sung = events.flatMap(({ syllable, continues }) => (syllable === undefined || continues ? [] : syllable));
+  const zone = currentKey(state)?.zone;
+  const work = exercise?.work;
+  const isOwn = work?.kind === 'pattern' && zone !== undefined && work.syllablesAt[zone] !== undefined;
+  const sung = isOwn
+    ? syllablesFor(work, zone)
+    : events.flatMap(({ syllable, continues }) => (syllable === undefined || continues ? [] : syllable));
   const plain = exercise && 'syllables' in exercise.work ? (exercise.work.syllables ?? '') : '';
   const [first, ...others] = sung.length > 0 ? sung : [plain];
   const shown = others.slice(0, MOST_SYLLABLES - 1).join(' ');

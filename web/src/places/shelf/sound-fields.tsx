@@ -7,6 +7,7 @@ import { PlacementPicture } from './placement-picture.tsx';
 import classes from './sheet.module.css';
 
 const TRAVELS: readonly Travel[] = ['rise', 'fall', 'rise-return', 'fall-return', 'rise-fall', 'stay'];
+const ZONES = ['low', 'bridge', 'above'] as const;
 const RULES = ['low-anchor', 'high-anchor', 'bridge-anchor', 'speaking-pitch'] as const;
 
 interface SoundFieldsProps {
@@ -95,6 +96,19 @@ export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
           onChange={(value) => {
             if (typeof value === 'number') change({ [name]: value });
             else if (name === 'mostKeys') change({ mostKeys: undefined });
+          }}
+        />
+      ))}
+      {ZONES.map((zone) => (
+        <TextInput
+          key={zone}
+          label={t(`shelf.sheet.syllablesAt.${zone}`)}
+          placeholder={work.syllables}
+          value={work.syllablesAt[zone] ?? ''}
+          onChange={({ currentTarget }) => {
+            const others = Object.fromEntries(Object.entries(work.syllablesAt).filter(([name]) => name !== zone));
+            const text = currentTarget.value;
+            change({ syllablesAt: { ...others, ...(text !== '' && { [zone]: text }) } });
           }}
         />
       ))}
