@@ -105,6 +105,11 @@ describe('a file of exercises', () => {
     const own = { ...one, id: 'my-own', name: 'My own' };
     const broken = { ...two, id: 'broken', load: 9 };
     const unread = { ...three, id: 'unread', work: { ...one.work, kind: 'pattern', pattern: '1 z', syllables: 'ah' } };
+    const wordy = {
+      ...own,
+      id: 'wordy',
+      work: { kind: 'pattern', pattern: '1 2', syllables: 'ah', syllablesAt: { above: 'one two three' } },
+    };
     const items = [
       own,
       { ...own, id: 'fresh' },
@@ -113,6 +118,7 @@ describe('a file of exercises', () => {
       { ...own, id: 'fresh' },
       broken,
       unread,
+      wordy,
     ];
     const text = JSON.stringify({ kind: 'soft-lark-exercises', version: 1, exercises: items });
     const here = new Map([...shelf, { ...own, why: 'Before.' }].map((exercise) => [exercise.id, exercise]));
@@ -125,6 +131,7 @@ describe('a file of exercises', () => {
       [4, 'refused'],
       [5, 'refused'],
       [6, 'refused'],
+      [7, 'refused'],
     ]);
     expect(plan[4]?.reason).toContain('twice');
     expect(plan[5]?.reason).toContain('“load”');

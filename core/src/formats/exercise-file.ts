@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { FormatError, SoftLarkError } from '../errors.ts';
-import { exerciseSchema, patternOfWork, type Exercise } from '../shelf/index.ts';
+import { exerciseSchema, patternOfWork, syllablesFor, type Exercise } from '../shelf/index.ts';
 import { checkText } from './check-text.ts';
 
 const KIND = 'soft-lark-exercises';
@@ -60,6 +60,7 @@ export function readExercise(item: unknown, index: number): ReadExercise {
   if (work.kind !== 'pattern') return { index, exercise: result.data };
   try {
     patternOfWork(work);
+    for (const zone of ['low', 'bridge', 'above'] as const) syllablesFor(work, zone);
     return { index, exercise: result.data };
   } catch (cause) {
     if (!(cause instanceof SoftLarkError)) throw cause;

@@ -57,7 +57,12 @@ export function useDraft(stored: Exercise): Draft {
   const { exercise } = current;
   const { work } = exercise;
   const error = useMemo(
-    () => (work.kind === 'pattern' ? patternErrorOf(work.pattern, work.mode, work.syllables) : null),
+    () =>
+      work.kind === 'pattern'
+        ? ([work.syllables, ...Object.values(work.syllablesAt)]
+            .map((syllables) => patternErrorOf(work.pattern, work.mode, syllables))
+            .find((found) => found !== null) ?? null)
+        : null,
     [work],
   );
   const put = (next: Exercise): void => {
