@@ -16,7 +16,7 @@ import {
 } from 'vexflow/bravura';
 import type { Staff, StaffSign } from './staff.layout.ts';
 
-const LINE_HEIGHT = 118;
+const LINE_HEIGHT = 136;
 const TOP = 4;
 const LEAST_SIGN = 34;
 

@@ -60,7 +60,7 @@ export function useDraft(stored: Exercise): Draft {
     () =>
       work.kind === 'pattern'
         ? ([work.syllables, ...Object.values(work.syllablesAt)]
-            .map((syllables) => patternErrorOf(work.pattern, work.mode, syllables))
+            .map((syllables) => patternErrorOf(work.pattern, work.mode, syllables ?? ''))
             .find((found) => found !== null) ?? null)
         : null,
     [work],
