@@ -1,6 +1,5 @@
-import { Note } from 'tonal';
 import { fraction, simplestFraction, type Fraction } from '../pattern/index.ts';
-import { keyName, writeNote } from '../pitch/index.ts';
+import { keyName, plainSigns, spellDegree } from '../pitch/index.ts';
 import type { Melody } from './melody.ts';
 import { tupletOf } from './note-values.ts';
 import { sungOf, type Sung } from './sung.ts';
@@ -10,9 +9,8 @@ const NOTES_A_LINE = 16;
 
 /** A pitch in ABC: C is middle C, c the octave above, with commas and strokes beyond; the accidental always written. */
 function pitchText(midi: number): string {
-  const { letter, acc, oct } = Note.get(writeNote(midi).replace('♯', '#').replace('♭', 'b'));
-  const octave = oct ?? 4;
-  const sign = acc === '#' ? '^' : acc === 'b' ? '_' : '=';
+  const { letter, accidental, octave } = spellDegree(midi, 0, 0);
+  const sign = accidental === '♯' ? '^' : accidental === '♭' ? '_' : '=';
   const name = octave >= 5 ? letter.toLowerCase() + "'".repeat(octave - 5) : letter + ','.repeat(4 - octave);
   return sign + name;
 }
@@ -33,10 +31,10 @@ function tupletFor(beats: number): Tuplet {
 }
 
 function noteText({ midi, beats, slide }: Sung, tuplet: Tuplet): string {
-  const { numerator, denominator } = simplestFraction(beats);
+  const exact = simplestFraction(beats);
   const written = tuplet
-    ? fraction(numerator * BigInt(tuplet.actual), denominator * BigInt(tuplet.normal))
-    : fraction(numerator, denominator);
+    ? fraction(exact.numerator * BigInt(tuplet.actual), exact.denominator * BigInt(tuplet.normal))
+    : exact;
   const pitch = midi === undefined ? 'z' : pitchText(midi);
   return `${slide === 'start' ? '!slide!' : ''}${pitch}${lengthText(written)}`;
 }
@@ -86,7 +84,7 @@ function oneLine(text: string): string {
  */
 export function abcOf(melody: Melody, number = 1): string {
   const { tonicClass = 0, mode = 'major', tempo = 84, events } = melody;
-  const key = keyName(tonicClass).replace('♯', '#').replace('♭', 'b');
+  const key = plainSigns(keyName(tonicClass));
   const hasWords = events.some(({ syllable }) => syllable !== undefined);
   const lines: string[] = [];
   const sung = events.flatMap(sungOf);

@@ -11,7 +11,7 @@ import {
   openExerciseFile,
   planImport,
   readAbc,
-  readExerciseFile,
+  readExercise,
   readMidiFile,
   readMusicXml,
   unpackMusicXml,
@@ -96,8 +96,8 @@ describe('a file of exercises', () => {
 
   test('is read back as it was written, collections too', () => {
     const collections = [{ name: 'Mornings', exercises: [one.id] }];
-    const read = readExerciseFile(exerciseFileOf(shelf, collections));
-    expect(read.items.map((item) => 'exercise' in item && item.exercise)).toEqual(shelf);
+    const read = openExerciseFile(exerciseFileOf(shelf, collections));
+    expect(read.items.map(readExercise).map((item) => 'exercise' in item && item.exercise)).toEqual(shelf);
     expect(read.collections).toEqual(collections);
   });
 
@@ -122,7 +122,7 @@ describe('a file of exercises', () => {
     ];
     const text = JSON.stringify({ kind: 'soft-lark-exercises', version: 1, exercises: items });
     const here = new Map([...shelf, { ...own, why: 'Before.' }].map((exercise) => [exercise.id, exercise]));
-    const plan = planImport(readExerciseFile(text).items, here, (id) => id === 'my-own');
+    const plan = planImport(openExerciseFile(text).items.map(readExercise), here, (id) => id === 'my-own');
     expect(plan.map(({ verdict, index }) => [index, verdict])).toEqual([
       [0, 'changed'],
       [1, 'new'],

@@ -1,4 +1,4 @@
-import { strFromU8, unzipSync, zipSync, strToU8 } from 'fflate';
+import { strFromU8, unzipSync } from 'fflate';
 import { FormatError } from '../errors.ts';
 import { LARGEST_FILE } from './melody.ts';
 
@@ -40,10 +40,4 @@ export function unpackMusicXml(bytes: Uint8Array): string {
   if (!score)
     throw new FormatError('WRONG_KIND', 'There is no score in the compressed file.', 'Choose a MusicXML file.');
   return strFromU8(score);
-}
-
-/** A score as a compressed MusicXML file. */
-export function packMusicXml(score: string): Uint8Array {
-  const container = `<?xml version="1.0" encoding="UTF-8"?><container><rootfiles><rootfile full-path="score.musicxml"/></rootfiles></container>`;
-  return zipSync({ [CONTAINER]: strToU8(container), 'score.musicxml': strToU8(score) });
 }

@@ -22,11 +22,6 @@ export type ReadExercise =
   | { readonly index: number; readonly exercise: Exercise }
   | { readonly index: number; readonly name: string; readonly reason: string };
 
-export interface ExerciseFile {
-  readonly items: readonly ReadExercise[];
-  readonly collections: readonly ExerciseCollection[];
-}
-
 /** Exercises and collections as a file, in the order given. */
 export function exerciseFileOf(
   exercises: readonly Exercise[],
@@ -105,10 +100,4 @@ export function openExerciseFile(text: string): {
       'Bring Soft Lark up to date, then import it again.',
     );
   return { items: exercises, collections };
-}
-
-/** A whole file of exercises, every item read or refused. */
-export function readExerciseFile(text: string): ExerciseFile {
-  const { items, collections } = openExerciseFile(text);
-  return { items: items.map(readExercise), collections };
 }

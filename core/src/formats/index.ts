@@ -1,16 +1,15 @@
 export { abcOf } from './abc-write.ts';
 export { readAbc } from './abc-read.ts';
-export { isZip, packMusicXml, unpackMusicXml } from './compressed.ts';
+export { isZip, unpackMusicXml } from './compressed.ts';
 export {
   exerciseFileOf,
   openExerciseFile,
   readExercise,
-  readExerciseFile,
   type ExerciseCollection,
-  type ExerciseFile,
   type ReadExercise,
 } from './exercise-file.ts';
-export { planImport, type PlannedItem, type Verdict } from './import-plan.ts';
+export { planImport, type Verdict } from './import-plan.ts';
+export { signatureTonic } from './key-signatures.ts';
 export {
   LARGEST_FILE,
   melodyOf,
@@ -19,7 +18,6 @@ export {
   proposeTonic,
   type FormatName,
   type Melody,
-  type MelodyEvent,
   type WrittenPattern,
 } from './melody.ts';
 export { midiFileOf, readMidiFile } from './midi-file.ts';

@@ -8,6 +8,7 @@ import {
   type Pattern,
   type PatternEvent,
 } from '../pattern/index.ts';
+import { pitchClass } from '../pitch/index.ts';
 
 /** One event of a melody as files have it; beats are quarter notes. A glide goes from `midi` to `to`; a rest has neither. */
 export interface MelodyEvent {
@@ -42,7 +43,7 @@ export function melodyOf(pattern: Pattern, tonic: number, title: string, tempo: 
   return {
     title,
     tempo,
-    tonicClass: ((tonic % 12) + 12) % 12,
+    tonicClass: pitchClass(tonic),
     mode: pattern.mode,
     events: pattern.events.map((event) => ({
       beats: event.beats,
@@ -86,8 +87,7 @@ export function proposeTonic({ events, tonicClass }: Pick<Melody, 'events' | 'to
   const pitches = events.flatMap(({ midi, to }) => [midi, to].flatMap((note) => note ?? []));
   const low = Math.min(...pitches);
   const last = pitches.at(-1) ?? 60;
-  const pitchClass = tonicClass ?? ((last % 12) + 12) % 12;
-  const atOrBelow = low - ((((low - pitchClass) % 12) + 12) % 12);
+  const atOrBelow = low - pitchClass(low - (tonicClass ?? last));
   // A tune that dips a fourth or less under its tonic is felt to stand on the tonic above.
   return low > atOrBelow + 6 && pitches.some((note) => note >= atOrBelow + 12) ? atOrBelow + 12 : atOrBelow;
 }

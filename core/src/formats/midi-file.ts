@@ -2,8 +2,9 @@ import { strFromU8, strToU8 } from 'fflate';
 import { parseMidi, writeMidi, type MidiData, type MidiEvent } from 'midi-file';
 import { FormatError } from '../errors.ts';
 import { simplestFraction, toBeats } from '../pattern/index.ts';
-import { FIFTHS, RELATIVE } from './key-signatures.data.ts';
-import { LARGEST_FILE, type Melody, type MelodyEvent } from './melody.ts';
+import { checkSize } from './check-text.ts';
+import { fifthsOf, isMinor, tonicOfFifths } from './key-signatures.ts';
+import type { Melody, MelodyEvent } from './melody.ts';
 import { closeTies, type RawNote } from './raw-notes.ts';
 
 /** Divisible by 2 to 10, so that triplets and quintuplets stay exact. Ticks a quarter note. */
@@ -64,8 +65,8 @@ export function midiFileOf(melody: Melody): Uint8Array {
       deltaTime: 0,
       meta: true,
       type: 'keySignature',
-      key: FIFTHS[(tonicClass + RELATIVE[mode]) % 12] ?? 0,
-      scale: RELATIVE[mode] === RELATIVE.minor ? 1 : 0,
+      key: fifthsOf(tonicClass, mode),
+      scale: isMinor(mode) ? 1 : 0,
     },
   ];
   let clock = 0;
@@ -166,9 +167,7 @@ function oneVoice(sorted: readonly Played[], within: number): readonly Played[] 
 }
 
 function parse(bytes: Uint8Array): MidiData {
-  if (bytes.length === 0) throw new FormatError('EMPTY_FILE', 'The file is empty.', 'Choose another file.');
-  if (bytes.length > LARGEST_FILE)
-    throw new FormatError('TOO_LARGE', 'The file is larger than 10 MiB.', 'Cut it down to what you need.');
+  checkSize(bytes.length);
   let data: MidiData;
   try {
     data = parseMidi(bytes);
@@ -243,6 +242,6 @@ export function readMidiFile(bytes: Uint8Array): Melody {
 }
 
 function keyOf({ key, scale }: { readonly key: number; readonly scale: number }): Pick<Melody, 'tonicClass' | 'mode'> {
-  const major = (((key * 7) % 12) + 12) % 12;
-  return scale === 1 ? { tonicClass: (major + 9) % 12, mode: 'minor' } : { tonicClass: major, mode: 'major' };
+  const mode = scale === 1 ? 'minor' : 'major';
+  return { tonicClass: tonicOfFifths(key, mode), mode };
 }

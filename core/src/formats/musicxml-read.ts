@@ -4,6 +4,7 @@ import { Note } from 'tonal';
 import { FormatError } from '../errors.ts';
 import type { Mode } from '../pattern/index.ts';
 import { checkText } from './check-text.ts';
+import { tonicOfFifths } from './key-signatures.ts';
 import { closeTies, type RawNote } from './raw-notes.ts';
 import type { Melody } from './melody.ts';
 
@@ -18,8 +19,6 @@ const MODES: Readonly<Record<string, Mode>> = {
   dorian: 'dorian',
   mixolydian: 'mixolydian',
 };
-/** Semitones from the major tonic of a signature to the tonic of the mode. */
-const MODE_TONIC: Readonly<Record<string, number>> = { minor: 9, aeolian: 9, dorian: 2, mixolydian: 7 };
 
 function nameOf(element: Element): string {
   return Object.keys(element).find((key) => key !== ':@') ?? '';
@@ -172,13 +171,13 @@ export function readMusicXml(text: string): Melody {
   for (const measure of all(part, 'measure')) reading.measure(measure);
   const title = textOf(first(root, 'work', 'work-title')) || textOf(first(root, 'movement-title'));
   const { fifths, mode, tempo } = reading;
-  const major = fifths === undefined ? undefined : (((fifths * 7) % 12) + 12) % 12;
+  const known = MODES[mode];
   return {
     title: title || 'From a score',
     events: closeTies(reading.notes),
     ...(tempo !== undefined && { tempo }),
-    ...(major !== undefined && { tonicClass: (major + (MODE_TONIC[mode] ?? 0)) % 12 }),
-    ...(MODES[mode] && { mode: MODES[mode] }),
+    ...(fifths !== undefined && { tonicClass: tonicOfFifths(fifths, known ?? 'major') }),
+    ...(known && { mode: known }),
     dropped: [...reading.dropped],
   };
 }

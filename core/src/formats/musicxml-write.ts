@@ -1,21 +1,16 @@
 import XMLBuilder from 'fast-xml-builder';
-import { Note } from 'tonal';
-import { writeNote } from '../pitch/index.ts';
-import { simplestFraction } from '../pattern/index.ts';
+import { spellDegree } from '../pitch/index.ts';
+import { greatestCommonDivisor, simplestFraction } from '../pattern/index.ts';
 import type { Melody } from './melody.ts';
-import { FIFTHS, RELATIVE } from './key-signatures.data.ts';
+import { fifthsOf } from './key-signatures.ts';
 import { sungOf, type Sung } from './sung.ts';
 import { noteValues, type NoteValue } from './note-values.ts';
 
 type Node = Readonly<Record<string, unknown>>;
 
 function pitchNode(midi: number): Node {
-  const { letter, acc, oct } = Note.get(writeNote(midi).replace('♯', '#').replace('♭', 'b'));
-  return {
-    step: letter,
-    ...(acc !== '' && { alter: acc === '#' ? 1 : -1 }),
-    octave: oct ?? 0,
-  };
+  const { letter, accidental, octave } = spellDegree(midi, 0, 0);
+  return { step: letter, ...(accidental !== '' && { alter: accidental === '♯' ? 1 : -1 }), octave };
 }
 
 function notationsOf(slide: Sung['slide'], isTiedFrom: boolean, isTiedTo: boolean): Node | null {
@@ -51,8 +46,7 @@ function noteNodes(sung: Sung, divisions: number): readonly Node[] {
 }
 
 function leastCommonMultiple(a: bigint, b: bigint): bigint {
-  const divide = (x: bigint, y: bigint): bigint => (y === 0n ? x : divide(y, x % y));
-  return (a / divide(a, b)) * b;
+  return (a / greatestCommonDivisor(a, b)) * b;
 }
 
 /**
@@ -81,7 +75,7 @@ export function musicXmlOf(melody: Melody): string {
           attributes: {
             divisions,
             key: {
-              fifths: FIFTHS[(tonicClass + RELATIVE[mode]) % 12],
+              fifths: fifthsOf(tonicClass, mode),
               mode: mode === 'harmonic-minor' ? 'minor' : mode,
             },
             time: { beats: Math.max(1, Math.ceil(total)), 'beat-type': 4 },

@@ -9,6 +9,11 @@ export type RuleChanges = Readonly<Partial<Record<RulePath, number>>>;
 
 const ROWS: ReadonlyMap<string, RuleRow> = new Map([...RULE_ROWS, ...RANGE_ROWS].map((row) => [row.path, row]));
 
+/** Whether the rule table, reference ranges included, has a row of this address. */
+export function isRulePath(path: string): path is RulePath {
+  return ROWS.has(path);
+}
+
 /** The figure of one row. */
 export function ruleFigure(rules: RuleTable, path: RulePath): number {
   const figure = path

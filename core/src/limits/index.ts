@@ -1,10 +1,10 @@
-export { changeRules, ruleFigure, type RuleChanges } from './change-rules.ts';
+export { changeRules, isRulePath, ruleFigure, type RuleChanges } from './change-rules.ts';
 export { RANGE_NAMES, RANGE_ROWS } from './range-rows.ts';
 export { replayLedger } from './ledger.ts';
 export { resolveLimits } from './resolve-limits.ts';
 export { RULE_ROWS, type RuleRow, type RuleUnit } from './rule-rows.data.ts';
 export { USUAL_RULES } from './rules.data.ts';
-export { whatWouldChange, type LimitChange } from './what-would-change.ts';
+export { whatWouldChange } from './what-would-change.ts';
 export { ageFor, beltTopOf, isTooYoungForBelt, mayHaveGrit } from './young.ts';
 export {
   STAGES,

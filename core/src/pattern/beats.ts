@@ -6,7 +6,8 @@ export interface Fraction {
 
 export const ONE: Fraction = { numerator: 1n, denominator: 1n };
 
-function greatestCommonDivisor(a: bigint, b: bigint): bigint {
+/** The largest number that divides both. */
+export function greatestCommonDivisor(a: bigint, b: bigint): bigint {
   return b === 0n ? a : greatestCommonDivisor(b, a % b);
 }
 

@@ -2,7 +2,7 @@ export { formatPattern } from './format-pattern.ts';
 export { markPattern } from './mark-pattern.ts';
 export { MODES } from './modes.data.ts';
 export { narrowPattern } from './narrow-pattern.ts';
-export { practiceForms, type PracticeForm, type PracticeFormName } from './practice-forms.ts';
+export { practiceForms, type PracticeForm } from './practice-forms.ts';
 export { parsePattern } from './parse-pattern.ts';
 export { spellSemitones } from './degree.ts';
 export {
@@ -15,4 +15,4 @@ export {
   type SoundingEvent,
 } from './pattern.types.ts';
 export { patternOf } from './parse-pattern.ts';
-export { fraction, nearestFraction, simplestFraction, toBeats, type Fraction } from './beats.ts';
+export { fraction, greatestCommonDivisor, nearestFraction, simplestFraction, toBeats, type Fraction } from './beats.ts';

@@ -2,7 +2,7 @@ import { PatternError } from '../errors.ts';
 import { patternOf } from './parse-pattern.ts';
 import { isSounding, type Pattern } from './pattern.types.ts';
 
-export type PracticeFormName = 'slow' | 'pieces' | 'from-the-end' | 'whole';
+type PracticeFormName = 'slow' | 'pieces' | 'from-the-end' | 'whole';
 
 /** One way to learn a pattern. Tempo in beats per minute; seconds of all its patterns, sung once each. */
 export interface PracticeForm {

@@ -16,6 +16,16 @@ function toSpelledNote(name: string): SpelledNote {
   };
 }
 
+/** Accidental signs as the letters other programs take: ♯ as #, ♭ as b. */
+export function plainSigns(name: string): string {
+  return name.replaceAll('♯', '#').replaceAll('♭', 'b');
+}
+
+/** The pitch class of a note or an interval: 0 for C, 11 for B. */
+export function pitchClass(semitones: number): number {
+  return ((semitones % 12) + 12) % 12;
+}
+
 /** How black keys are named: the usual mixture, sharps only, or flats only. */
 export type KeySpelling = 'usual' | 'sharps' | 'flats';
 
@@ -32,7 +42,7 @@ const KEY_NAMES: Readonly<Record<KeySpelling, readonly string[]>> = {
  * @example keyName(66) // 'F♯'
  */
 export function keyName(midi: number, spelling: KeySpelling = 'usual'): string {
-  return KEY_NAMES[spelling][((midi % 12) + 12) % 12] ?? '';
+  return KEY_NAMES[spelling][pitchClass(midi)] ?? '';
 }
 
 /** Semitones of the major scale, against which an interval's quality is measured. */
@@ -64,7 +74,7 @@ export function spellDegree(
   semitones: number,
   spelling: KeySpelling = 'usual',
 ): SpelledNote {
-  const key = keyName(tonicMidi, spelling).replace('♯', '#').replace('♭', 'b');
+  const key = plainSigns(keyName(tonicMidi, spelling));
   const tonic = `${key}${String(Math.floor(tonicMidi / 12) - 1)}`;
   return toSpelledNote(Note.transpose(tonic, intervalName(degreeIndex, semitones)));
 }

@@ -14,13 +14,18 @@ export function asTaught(exercise: Exercise, { breathHolds = 'off' }: Pick<Routi
   return { ...exercise, work: { ...work, counts: { ...work.counts, holdCounts } } };
 }
 
+/** Whether a voice is one of the older ones of the rule table. */
+export function isOlderVoice({ voice, rules = USUAL_RULES }: Pick<RoutineContext, 'voice' | 'rules'>): boolean {
+  return voice.age !== undefined && voice.age >= rules.older.from;
+}
+
 /** The pattern of a first sung step: an older voice begins with intervals up to a sixth. */
 export function openingPattern(
   pattern: Pattern,
   sungSteps: number,
-  { voice, rules = USUAL_RULES }: Pick<RoutineContext, 'voice' | 'rules'>,
+  context: Pick<RoutineContext, 'voice' | 'rules'>,
 ): Pattern {
-  const isOlder = voice.age !== undefined && voice.age >= rules.older.from;
-  if (!isOlder || sungSteps >= rules.opening.sungSteps) return pattern;
+  const { rules = USUAL_RULES } = context;
+  if (!isOlderVoice(context) || sungSteps >= rules.opening.sungSteps) return pattern;
   return narrowPattern(pattern, rules.older.firstSpan) ?? pattern;
 }

@@ -1,21 +1,17 @@
 import { USUAL_RULES } from '../limits/index.ts';
-import { isPossibleWith, patternOfWork, type Exercise } from '../shelf/index.ts';
+import { isNoLouder, isPossibleWith, spanOf, type Exercise } from '../shelf/index.ts';
 import { layRoutine } from './lay-routine.ts';
 import { layStep } from './lay-step.ts';
 import type { Recipe, RecipePart } from './recipes.data.ts';
 import type { LaidStep, RoutineContext, RoutineStep } from './routine.types.ts';
 
-const LOUDNESS: readonly Exercise['noise'][] = ['silent', 'quiet', 'normal', 'loud'];
-
 function isWithin(exercise: Exercise, part: RecipePart, { noise, without, mostSpan }: Recipe): boolean {
   if (exercise.stage !== part.stage || exercise.optIn || exercise.grit) return false;
   if (part.mostLoad !== undefined && exercise.load > part.mostLoad) return false;
-  if (noise && LOUDNESS.indexOf(exercise.noise) > LOUDNESS.indexOf(noise)) return false;
+  if (noise && !isNoLouder(exercise, noise)) return false;
   if (without === 'car' && !isPossibleWith(exercise, 'in-the-car')) return false;
   if (without === 'kit' && exercise.kit.length > 0) return false;
-  if (mostSpan === undefined || exercise.work.kind !== 'pattern') return true;
-  const { low, high } = patternOfWork(exercise.work);
-  return high - low <= mostSpan;
+  return mostSpan === undefined || (spanOf(exercise) ?? 0) <= mostSpan;
 }
 
 function worthOf(exercise: Exercise, part: RecipePart, { voice, known }: RoutineContext): number {
@@ -30,19 +26,22 @@ function isReady({ id, needs }: Exercise, context: RoutineContext, taken: Readon
   return needs.every((id) => known.has(id) || taken.has(id));
 }
 
+/** Keys of a ladder before its way home. */
+function outwardKeys({ laid }: LaidStep): number {
+  return laid?.kind === 'pattern' ? laid.ladder.rungs.filter(({ leg }) => leg !== 'home').length : 0;
+}
+
 /** A key fewer of the longest ladder that can spare one; `null` where none can. */
 function shortened(steps: readonly RoutineStep[], laid: readonly LaidStep[]): readonly RoutineStep[] | null {
-  const spare = laid
-    .filter(({ laid: work, exercise }) => {
-      if (work?.kind !== 'pattern' || exercise.work.kind !== 'pattern') return false;
-      return work.ladder.rungs.filter(({ leg }) => leg !== 'home').length > exercise.work.fewestKeys;
+  const [longest] = laid
+    .filter((step) => {
+      const { work } = step.exercise;
+      return work.kind === 'pattern' && outwardKeys(step) > work.fewestKeys;
     })
-    .sort((a, b) => b.seconds - a.seconds)[0];
-  if (spare?.laid?.kind !== 'pattern') return null;
-  const outward = spare.laid.ladder.rungs.filter(({ leg }) => leg !== 'home').length;
-  return steps.map((step) =>
-    step.id === spare.id ? { ...step, settings: { ...step.settings, maxKeys: outward - 1 } } : step,
-  );
+    .sort((a, b) => b.seconds - a.seconds);
+  if (!longest) return null;
+  const maxKeys = outwardKeys(longest) - 1;
+  return steps.map((step) => (step.id === longest.id ? { ...step, settings: { ...step.settings, maxKeys } } : step));
 }
 
 /** Without the last step that may go: those kept and the way home stay. */

@@ -1,7 +1,7 @@
 import { FitError } from '../errors.ts';
 
 /** One way to do a step: so long, worth so much. Seconds have the set-up in them. */
-export interface FitOption {
+interface FitOption {
   readonly seconds: number;
   readonly worth: number;
 }

@@ -1,8 +1,8 @@
 export { canGoHome, canTurnBack, conduct, currentKey, currentStep } from './conduct.ts';
 export { asTaught } from './as-taught.ts';
-export { fitToBudget, type Fit, type FitOption, type FitStep } from './fit-to-budget.ts';
+export { fitToBudget, type Fit, type FitStep } from './fit-to-budget.ts';
 export { fillRecipe } from './fill-recipe.ts';
-export { RECIPES, type Recipe, type RecipePart } from './recipes.data.ts';
+export { RECIPES, type Recipe } from './recipes.data.ts';
 export { leftOutToday, type DayAllowance } from './allowed-today.ts';
 export { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
 export {

@@ -20,7 +20,7 @@ import type {
   StepProblem,
   StepSettings,
 } from './routine.types.ts';
-import { asTaught, openingPattern } from './as-taught.ts';
+import { asTaught, isOlderVoice, openingPattern } from './as-taught.ts';
 import { leftOutToday } from './allowed-today.ts';
 import { turnedSiren, turnedWork } from './turn-by-condition.ts';
 
@@ -73,9 +73,9 @@ function limitContextOf(
 }
 
 /** An older voice sings slower, unless the teacher set the tempo. */
-function tempoOf(work: PatternWork, settings: StepSettings, { voice, rules = USUAL_RULES }: RoutineContext): number {
-  const isOlder = voice.age !== undefined && voice.age >= rules.older.from;
-  return settings.tempo ?? Math.round(work.tempo.usual * (isOlder ? rules.older.tempoShare : 1));
+function tempoOf(work: PatternWork, settings: StepSettings, context: RoutineContext): number {
+  const { rules = USUAL_RULES } = context;
+  return settings.tempo ?? Math.round(work.tempo.usual * (isOlderVoice(context) ? rules.older.tempoShare : 1));
 }
 
 function layLadder(

@@ -8,6 +8,9 @@ const seconds = z.number().positive().max(900);
 const words = z.string().min(2).max(240);
 const modes = Object.keys(MODES) as [Mode, ...Mode[]];
 
+/** How loud an exercise is, the quietest first. */
+export const NOISES = ['silent', 'quiet', 'normal', 'loud'] as const;
+
 /** What can stand in the way of an exercise. */
 export const OBSTACLES = [
   'cannot-trill',
@@ -137,7 +140,7 @@ export const exerciseSchema = z.strictObject({
   voices: z.array(z.enum(VOICE_TYPES)).default([]),
   goals: z.array(z.string()).default([]),
   needs: z.array(z.string()).default([]),
-  noise: z.enum(['silent', 'quiet', 'normal', 'loud']).default('normal'),
+  noise: z.enum(NOISES).default('normal'),
   kit: z.array(z.string()).default([]),
   why: z.string().max(240).default(''),
   work: z.discriminatedUnion('kind', [patternWork, sirenWork, breathWork, timedWork, spokenWork]),

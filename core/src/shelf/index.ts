@@ -3,6 +3,7 @@ export { checkShelf } from './check-shelf.ts';
 export { cueFor, cuesOf, type Approach, type CuePlace } from './cue-for.ts';
 export {
   exerciseSchema,
+  NOISES,
   OBSTACLES,
   type Cue,
   type Exercise,
@@ -11,8 +12,8 @@ export {
   type Work,
   type WrittenExercise,
 } from './exercise.schema.ts';
-export { isForVoice, patternOfWork, syllablesFor } from './pattern-of.ts';
+export { isForVoice, isNoLouder, patternOfWork, spanOf, sungSyllables, syllablesFor } from './pattern-of.ts';
 export { helpPlan, type Help } from './help-plan.ts';
-export { LEARNING_RULES, OVERLAYS, type Overlay } from './learning.data.ts';
-export { isPossibleWith, relativeThatFits, substitutesFor, type Kept, type Substitute } from './relatives.ts';
+export { LEARNING_RULES, OVERLAYS } from './learning.data.ts';
+export { isPossibleWith, relativeThatFits, substitutesFor, type Kept } from './relatives.ts';
 export { shippedExercises } from './shipped.ts';

@@ -1,5 +1,5 @@
 import { markPattern, parsePattern, type Pattern } from '../pattern/index.ts';
-import type { Exercise, PatternWork } from './exercise.schema.ts';
+import { NOISES, type Exercise, type PatternWork } from './exercise.schema.ts';
 
 /**
  * The pattern of an exercise's work, with syllables and marks.
@@ -10,17 +10,31 @@ export function patternOfWork(work: PatternWork): Pattern {
   return markPattern(parsePattern(work.pattern, { mode: work.mode, syllables: work.syllables }), work.marks);
 }
 
+/** How far the pattern of an exercise reaches, semitones; `null` for what has no pattern. */
+export function spanOf({ work }: Pick<Exercise, 'work'>): number | null {
+  if (work.kind !== 'pattern') return null;
+  const { low, high } = patternOfWork(work);
+  return high - low;
+}
+
+/** Whether an exercise is no louder than a noise. */
+export function isNoLouder({ noise }: Pick<Exercise, 'noise'>, than: Exercise['noise']): boolean {
+  return NOISES.indexOf(noise) <= NOISES.indexOf(than);
+}
+
+/** The syllables of a pattern as they begin, those that go on left out. */
+export function sungSyllables({ events }: Pick<Pattern, 'events'>): readonly string[] {
+  return events.flatMap(({ syllable, continues }) => (syllable === undefined || continues ? [] : syllable));
+}
+
 /**
  * The syllables a pattern is sung on in a key: its own, or those of the key's height where it has some.
  *
  * @returns one for each sounding token, those that go on left out
  */
 export function syllablesFor(work: PatternWork, zone: 'low' | 'bridge' | 'above'): readonly string[] {
-  const { events } = parsePattern(work.pattern, {
-    mode: work.mode,
-    syllables: work.syllablesAt[zone] ?? work.syllables,
-  });
-  return events.flatMap(({ syllable, continues }) => (syllable === undefined || continues ? [] : syllable));
+  const syllables = work.syllablesAt[zone] ?? work.syllables;
+  return sungSyllables(parsePattern(work.pattern, { mode: work.mode, syllables }));
 }
 
 /** Whether an exercise is for a voice of this type. */

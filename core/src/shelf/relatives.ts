@@ -1,14 +1,14 @@
 import { parsePattern, formatPattern } from '../pattern/index.ts';
 import type { Exercise, Obstacle } from './exercise.schema.ts';
+import { isNoLouder } from './pattern-of.ts';
 
 /** Source: house ranking of what a substitute should keep, the weightiest first. */
 const WEIGHTS = { effect: 4, pattern: 2, noMoreEffort: 2, known: 1, noLouder: 1 } as const;
-const LOUDNESS: readonly Exercise['noise'][] = ['silent', 'quiet', 'normal', 'loud'];
 
 /** What a relative keeps of an exercise, and what is lost with it. */
 export type Kept = keyof typeof WEIGHTS | 'words' | 'stage' | 'kit';
 
-export interface Substitute {
+interface Substitute {
   readonly exercise: Exercise;
   readonly rank: number;
   readonly kept: readonly Kept[];
@@ -24,7 +24,7 @@ export function isPossibleWith(exercise: Exercise, obstacle: Obstacle): boolean 
     case 'no-straw':
       return !exercise.kit.includes('straw');
     case 'thin-walls':
-      return exercise.noise === 'silent' || exercise.noise === 'quiet';
+      return isNoLouder(exercise, 'quiet');
     case 'seated':
       return !(
         exercise.stage === 'settle' && exercise.goals.some((goal) => goal === 'alignment' || goal === 'release')
@@ -56,7 +56,7 @@ function keeps(original: Exercise, other: Exercise, known: ReadonlySet<string>):
     pattern: tune !== null && tune === tuneOf(other),
     noMoreEffort: other.load <= original.load,
     known: known.has(other.id),
-    noLouder: LOUDNESS.indexOf(other.noise) <= LOUDNESS.indexOf(original.noise),
+    noLouder: isNoLouder(other, original.noise),
     words:
       'syllables' in original.work && 'syllables' in other.work && original.work.syllables === other.work.syllables,
     stage: original.stage === other.stage,

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query';
+import { queryOptions, type QueryClient } from '@tanstack/react-query';
 import type { Exercise } from '@soft-lark/core';
 import { api, dataOf, type Schemas } from './client.ts';
 
@@ -49,6 +49,13 @@ export const importsQuery = queryOptions({
   queryKey: ['imports'],
   queryFn: () => dataOf(api.GET('/api/exercises/imports')),
 });
+
+/** Everything an import may have changed is asked for again. */
+export async function refreshShelf(queries: QueryClient): Promise<void> {
+  await Promise.all(
+    ['exercises', 'collections', 'imports'].map((key) => queries.invalidateQueries({ queryKey: [key] })),
+  );
+}
 
 export const takeImport = (body: Schemas['ImportDto'], signal: AbortSignal): Promise<ShelfImport> =>
   dataOf(api.POST('/api/exercises/imports', { body, signal }));

@@ -2,6 +2,8 @@ import {
   isSounding,
   keyName,
   noteValues,
+  plainSigns,
+  signatureTonic,
   spellDegree,
   spellSemitones,
   type NoteValue,
@@ -28,8 +30,6 @@ export interface Staff {
 const SIGNS_A_LINE = 16;
 /** Below this middle pitch the bass clef is easier to read. */
 const BASS_UNDER = 57;
-/** Semitones from a mode's tonic up to the tonic of the major key with the same signature. */
-const RELATIVE = { major: 0, minor: 3, 'harmonic-minor': 3, dorian: 10, mixolydian: 5 } as const;
 
 function keyOf(pattern: Pattern, tonic: number, semitones: number): string {
   const { step } = spellSemitones(pattern.mode, semitones);
@@ -40,7 +40,7 @@ function keyOf(pattern: Pattern, tonic: number, semitones: number): string {
     step + 7 * octaves,
     semitones + 12 * octaves,
   );
-  return `${letter.toLowerCase()}${accidental.replaceAll('♯', '#').replaceAll('♭', 'b')}/${String(octave)}`;
+  return `${letter.toLowerCase()}${plainSigns(accidental)}/${String(octave)}`;
 }
 
 function signsOf(key: string | null, beats: number, syllable: string, glidesOn: boolean): readonly StaffSign[] {
@@ -78,9 +78,7 @@ export function layStaff(pattern: Pattern, tonic: number): Staff {
   for (let from = 0; from < signs.length; from += SIGNS_A_LINE) lines.push(signs.slice(from, from + SIGNS_A_LINE));
   return {
     clef: tonic + (pattern.low + pattern.high) / 2 < BASS_UNDER ? 'bass' : 'treble',
-    signature: keyName(tonic + RELATIVE[pattern.mode])
-      .replace('♯', '#')
-      .replace('♭', 'b'),
+    signature: plainSigns(keyName(signatureTonic(tonic, pattern.mode))),
     lines,
   };
 }

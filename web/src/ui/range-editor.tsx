@@ -1,13 +1,16 @@
 import { Button, Table } from '@mantine/core';
 import {
+  CHANGING_STAGES,
   RANGE_NAMES,
   RANGE_ROWS,
   ruleFigure,
+  type ChangingStage,
   type ReferenceName,
   type RuleChanges,
   type RuleRow,
   type RuleTable,
 } from '@soft-lark/core';
+import type { TFunction } from 'i18next';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from './note-field.tsx';
@@ -36,6 +39,17 @@ function without(changes: RuleChanges, rows: readonly RuleRow[]): RuleChanges {
   return Object.fromEntries(Object.entries(changes).filter(([path]) => !gone.has(path)));
 }
 
+/** What a row of the table is called; voices and stages have their word already. */
+function wordFor(name: ReferenceName, t: TFunction): string {
+  if (name === 'treble to 6' || name === 'treble to 9' || name === 'treble to 12')
+    return t(`settings.ranges.trebles.${name}`);
+  return isChangingStage(name) ? t(`stagesOfChange.${name}`) : t(`voices.${name}`);
+}
+
+function isChangingStage(name: ReferenceName): name is ChangingStage {
+  return CHANGING_STAGES.some((stage) => stage === name);
+}
+
 /** The reference ranges: what a voice starts from before anything was measured, a row a voice. */
 export function RangeEditor({ changes, below, onChange, names = RANGE_NAMES }: RangeEditorProps): ReactElement {
   const { t } = useTranslation();
@@ -56,7 +70,7 @@ export function RangeEditor({ changes, below, onChange, names = RANGE_NAMES }: R
           const isOwn = rows.some(({ path }) => changes[path] !== undefined);
           return (
             <Table.Tr key={name} data-own={isOwn}>
-              <Table.Td>{t(`settings.ranges.names.${name}`)}</Table.Td>
+              <Table.Td>{wordFor(name, t)}</Table.Td>
               {PARTS.map(({ part }) => {
                 const row = rows.find(({ path }) => path.endsWith(part));
                 return (

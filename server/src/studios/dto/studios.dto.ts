@@ -1,8 +1,7 @@
 import {
   APPROACH_CHOICES,
+  isRulePath,
   NOTE_SCHEMES,
-  RANGE_ROWS,
-  RULE_ROWS,
   type KeySpelling,
   type NoteScheme,
   type RuleChanges,
@@ -37,8 +36,6 @@ export class SignUpDto {
   timeZone!: string;
 }
 
-const ROWS: ReadonlySet<string> = new Set([...RULE_ROWS, ...RANGE_ROWS].map(({ path }) => path));
-
 /** Answers on which schools differ. */
 export const Approach = (options: { readonly optional?: boolean } = {}): PropertyDecorator =>
   Named(
@@ -50,7 +47,7 @@ export const Approach = (options: { readonly optional?: boolean } = {}): Propert
 
 /** Figures of the rule table, by row; whether they make sense together the core says. */
 export const RuleFigures = (options: { readonly optional?: boolean } = {}): PropertyDecorator =>
-  Named('number', (name) => ROWS.has(name), 'holds a row the rule table does not have', options);
+  Named('number', isRulePath, 'holds a row the rule table does not have', options);
 
 /** How the studio names notes. */
 export class NoteNamingDto {

@@ -1,7 +1,6 @@
 import { ActionIcon, Tooltip } from '@mantine/core';
-import { useDisclosure } from '@mantine/hooks';
 import { IconTrash } from '@tabler/icons-react';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
@@ -13,31 +12,24 @@ export function DeleteRoutine({ routine }: { readonly routine: Routine }): React
   const { t } = useTranslation();
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const [isOpen, { open, close }] = useDisclosure(false);
-  const remove = useMutation({
-    mutationFn: () => removeRoutine(routine.id),
-    onSuccess: async () => {
-      await navigate(`/students/${routine.studentId}/routines`);
-      void queries.invalidateQueries({ queryKey: ['routines', {}], exact: false });
-      void queries.invalidateQueries({ queryKey: ['today'] });
-    },
-  });
   return (
-    <>
-      <Tooltip label={t('bench.delete')}>
-        <ActionIcon aria-label={t('bench.delete')} onClick={open}>
-          <IconTrash size={18} />
-        </ActionIcon>
-      </Tooltip>
-      <ConfirmDelete
-        isOpen={isOpen}
-        onClose={close}
-        title={t('bench.delete')}
-        question={t('bench.deleteSure', { name: routine.name })}
-        isBusy={remove.isPending}
-        error={remove.error}
-        onConfirm={remove.mutate}
-      />
-    </>
+    <ConfirmDelete
+      title={t('bench.delete')}
+      question={t('bench.deleteSure', { name: routine.name })}
+      remove={() => removeRoutine(routine.id)}
+      onGone={async () => {
+        await navigate(`/students/${routine.studentId}/routines`);
+        void queries.invalidateQueries({ queryKey: ['routines', {}], exact: false });
+        void queries.invalidateQueries({ queryKey: ['today'] });
+      }}
+    >
+      {(open) => (
+        <Tooltip label={t('bench.delete')}>
+          <ActionIcon aria-label={t('bench.delete')} onClick={open}>
+            <IconTrash size={18} />
+          </ActionIcon>
+        </Tooltip>
+      )}
+    </ConfirmDelete>
   );
 }

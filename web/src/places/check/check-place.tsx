@@ -7,7 +7,8 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { plugInSimulatedMidi, type SimulatedMidi } from '../../listening/simulated-midi.ts';
 import { useTakeInHand } from '../../shell/student-in-hand.ts';
-import { loadPiano, playPiano, wakePiano } from '../../sound/piano.ts';
+import { wakePiano } from '../../sound/piano.ts';
+import { playNote } from '../../sound/play-note.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { NoteKeys } from '../../ui/note-keys.tsx';
 import { Shape } from '../../ui/shape.tsx';
@@ -21,7 +22,7 @@ import { useHearing } from './use-hearing.ts';
 import { writeNote } from '../../text/note-names.ts';
 import classes from './check.module.css';
 
-const CUE = { seconds: 0.8, velocity: 0.6, role: 'first-note' } as const;
+const playCue = (midi: number): void => void playNote(midi);
 const USUAL_SPEAKING = 55;
 
 /** A range check of one student: speaking note, down, up, and a look at what it came to. */
@@ -61,11 +62,6 @@ function Check({ student }: { readonly student: Student }): ReactElement {
   const [state, act] = useReducer(reduce, student.id, keptCheck);
   const [way, setWay] = useState<Way>('keys');
   const [singer, setSinger] = useState<SingerName>('steady');
-  const playCue = (midi: number): void => {
-    void loadPiano([midi]).then(() => {
-      playPiano([{ midi, startSeconds: 0, ...CUE }]);
-    });
-  };
   const [keyboards, plugIn] = useKeyboards();
   const [isKept, setKept] = useState(false);
   const mayKeep = !isYoungVoice(student.voice) || student.voice.consentOn !== undefined;

@@ -3,6 +3,7 @@ import {
   breathMoment,
   currentKey,
   currentStep,
+  sungSyllables,
   syllablesFor,
   keyName,
   type Exercise,
@@ -31,9 +32,7 @@ function Syllables({ state, exercise }: Omit<NowPanelProps, 'elapsed'>): ReactEl
   const zone = currentKey(state)?.zone;
   const work = exercise?.work;
   const isOwn = work?.kind === 'pattern' && zone !== undefined && work.syllablesAt[zone] !== undefined;
-  const sung = isOwn
-    ? syllablesFor(work, zone)
-    : events.flatMap(({ syllable, continues }) => (syllable === undefined || continues ? [] : syllable));
+  const sung = isOwn ? syllablesFor(work, zone) : sungSyllables({ events });
   const plain = exercise && 'syllables' in exercise.work ? (exercise.work.syllables ?? '') : '';
   const [first, ...others] = sung.length > 0 ? sung : [plain];
   const shown = others.slice(0, MOST_SYLLABLES - 1).join(' ');

@@ -1,5 +1,5 @@
 import { Anchor, Button, Select, Title } from '@mantine/core';
-import { patternOfWork, type LaidStep } from '@soft-lark/core';
+import { patternOfWork, spanOf, type LaidStep } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { TFunction } from 'i18next';
 import type { ReactElement } from 'react';
@@ -12,12 +12,9 @@ import { clockText } from '../../ui/format.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { writeNote } from '../../text/note-names.ts';
-import { spanOf } from './shelf-filters.ts';
 import { useHear } from './use-hear.ts';
-import { usePlaced } from './use-placed.ts';
+import { firstTonic, usePlaced } from './use-placed.ts';
 import classes from './sheet.module.css';
-
-const MIDDLE_C = 60;
 
 type Line = readonly [string, string];
 
@@ -56,7 +53,7 @@ function Side({ id, onPick, shelf, placed, other }: SideProps): ReactElement {
   const exercise = shelf.get(id);
   const work = exercise?.work;
   const own = exercise ? lines(exercise, placed, t) : [];
-  const tonic = placed?.laid?.kind === 'pattern' ? (placed.laid.ladder.rungs[0]?.tonic ?? MIDDLE_C) : MIDDLE_C;
+  const tonic = firstTonic(placed);
   return (
     <section aria-label={exercise?.name ?? t('shelf.comparePick')}>
       <Select

@@ -1,11 +1,10 @@
-import type { Exercise, LaidStep } from '@soft-lark/core';
+import { spanOf, type Exercise, type LaidStep } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Contour } from '../../flight/contour.tsx';
 import { clockText } from '../../ui/format.ts';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import { writeNote } from '../../text/note-names.ts';
-import { spanOf } from './shelf-filters.ts';
 import classes from './shelf.module.css';
 
 interface ExerciseRowProps {

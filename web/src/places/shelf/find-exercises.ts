@@ -61,6 +61,6 @@ export function searchOver(exercises: readonly Exercise[]): (letters: string) =>
 }
 
 /** The order of the shelf where nothing is asked: as the stages are sung. */
-export function byStage(exercises: readonly Exercise[]): readonly Exercise[] {
+export function byStage<T extends Pick<Exercise, 'stage'>>(exercises: readonly T[]): readonly T[] {
   return [...exercises].sort((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage));
 }

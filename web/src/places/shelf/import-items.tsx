@@ -4,7 +4,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
-import { exerciseOf, takeImport, type Shelf } from '../../api/shelf.queries.ts';
+import { exerciseOf, refreshShelf, takeImport, type Shelf } from '../../api/shelf.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import classes from './sheet.module.css';
 
@@ -41,9 +41,7 @@ export function ImportItems({ name, items, collections, shelf, onDone }: ImportI
       return takeImport(body, cancel.current.signal);
     },
     onSuccess: async () => {
-      await Promise.all(
-        ['exercises', 'collections', 'imports'].map((key) => queries.invalidateQueries({ queryKey: [key] })),
-      );
+      await refreshShelf(queries);
       onDone();
     },
   });

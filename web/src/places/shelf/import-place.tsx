@@ -1,4 +1,5 @@
 import { Anchor, Button, FileButton, Progress, Title } from '@mantine/core';
+import { LARGEST_FILE } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -10,7 +11,6 @@ import { ImportMelody } from './import-melody.tsx';
 import { ImportsSoFar } from './imports-so-far.tsx';
 import classes from './sheet.module.css';
 
-const MOST_BYTES = 10 * 1024 * 1024;
 const KINDS = '.json,.musicxml,.xml,.mxl,.abc,.mid,.midi';
 
 interface Chosen {
@@ -28,7 +28,7 @@ export function ImportPlace(): ReactElement {
   const take = async (file: File | null): Promise<void> => {
     if (!file) return;
     setChosen(null);
-    if (file.size > MOST_BYTES) {
+    if (file.size > LARGEST_FILE) {
       setChosen({
         name: file.name,
         opened: { kind: 'refused', message: t('shelf.importing.tooLarge'), remedy: t('shelf.importing.cutDown') },

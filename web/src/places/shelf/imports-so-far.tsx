@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { importsQuery, undoImport } from '../../api/shelf.queries.ts';
+import { importsQuery, refreshShelf, undoImport } from '../../api/shelf.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { momentText } from '../../ui/format.ts';
 import classes from './sheet.module.css';
@@ -14,8 +14,7 @@ export function ImportsSoFar(): ReactElement | null {
   const imports = useQuery(importsQuery).data ?? [];
   const undo = useMutation({
     mutationFn: undoImport,
-    onSuccess: () =>
-      Promise.all(['exercises', 'collections', 'imports'].map((key) => queries.invalidateQueries({ queryKey: [key] }))),
+    onSuccess: () => refreshShelf(queries),
   });
   if (imports.length === 0) return null;
   return (

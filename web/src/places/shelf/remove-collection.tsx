@@ -1,6 +1,5 @@
 import { Button } from '@mantine/core';
-import { useDisclosure } from '@mantine/hooks';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { removeCollection, type Collection } from '../../api/shelf.queries.ts';
@@ -15,28 +14,21 @@ interface RemoveCollectionProps {
 export function RemoveCollection({ collection, onGone }: RemoveCollectionProps): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
-  const [isOpen, { open, close }] = useDisclosure(false);
-  const remove = useMutation({
-    mutationFn: () => removeCollection(collection.id),
-    onSuccess: async () => {
-      onGone();
-      await queries.invalidateQueries({ queryKey: ['collections'] });
-    },
-  });
   return (
-    <>
-      <Button variant="subtle" onClick={open}>
-        {t('shelf.removeCollection')}
-      </Button>
-      <ConfirmDelete
-        isOpen={isOpen}
-        onClose={close}
-        title={t('shelf.removeCollection')}
-        question={t('shelf.removeCollectionSure', { name: collection.name })}
-        isBusy={remove.isPending}
-        error={remove.error}
-        onConfirm={remove.mutate}
-      />
-    </>
+    <ConfirmDelete
+      title={t('shelf.removeCollection')}
+      question={t('shelf.removeCollectionSure', { name: collection.name })}
+      remove={() => removeCollection(collection.id)}
+      onGone={async () => {
+        onGone();
+        await queries.invalidateQueries({ queryKey: ['collections'] });
+      }}
+    >
+      {(open) => (
+        <Button variant="subtle" onClick={open}>
+          {t('shelf.removeCollection')}
+        </Button>
+      )}
+    </ConfirmDelete>
   );
 }

@@ -1,9 +1,8 @@
-import type { Exercise } from '@soft-lark/core';
+import { spanOf, type Exercise } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { Shelf } from '../../api/shelf.queries.ts';
-import { spanOf } from './shelf-filters.ts';
 import classes from './sheet.module.css';
 
 /** The plain facts of an exercise in one line, and what must come before it. */

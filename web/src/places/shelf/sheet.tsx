@@ -1,4 +1,4 @@
-import { Anchor, Button, Tabs, TextInput, Title } from '@mantine/core';
+import { Anchor, Button, Title } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import type { Exercise } from '@soft-lark/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -6,27 +6,20 @@ import { useEffect, useEffectEvent, useMemo, useState, type ReactElement } from 
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import { archiveExercise, type Shelf, type ShelfExercise } from '../../api/shelf.queries.ts';
-import { Contour } from '../../flight/contour.tsx';
-import { Staff } from '../../flight/staff.tsx';
 import { KeyCap } from '../../ui/key-cap.tsx';
 import { ExportMenu } from './export-menu.tsx';
 import { KeepBar } from './keep-bar.tsx';
 import { LearningForms } from './learning-forms.tsx';
-import { PatternField } from './pattern-field.tsx';
-import { PlaceFields } from './place-fields.tsx';
 import { RelativesMap } from './relatives-map.tsx';
 import { SheetFacts } from './sheet-facts.tsx';
+import { SheetForm } from './sheet-form.tsx';
 import { SheetPlace } from './sheet-place.tsx';
+import { SheetTune } from './sheet-tune.tsx';
 import { Block, SheetWords } from './sheet-words.tsx';
-import { SingIn } from './sing-in.tsx';
-import { SoundFields } from './sound-fields.tsx';
 import { useDraft } from './use-draft.ts';
 import { useHear } from './use-hear.ts';
-import { usePlaced } from './use-placed.ts';
-import { WordFields } from './word-fields.tsx';
+import { firstTonic, usePlaced } from './use-placed.ts';
 import classes from './sheet.module.css';
-
-const MIDDLE_C = 60;
 
 interface SheetProps {
   readonly exercise: Exercise;
@@ -41,24 +34,17 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
   const queries = useQueryClient();
   const [address] = useSearchParams();
   const draft = useDraft(written);
-  const { exercise, readable, pattern, error, change, changeWork } = draft;
+  const { exercise, readable, pattern } = draft;
   const { work } = exercise;
   const placing = usePlaced(shelf);
   const placed = useMemo(() => placing.place(readable), [placing, readable]);
   const hear = useHear();
   const [isEditing, setEditing] = useState(stored === null);
-  const [isSinging, setSinging] = useState(false);
   const archive = useMutation({
     mutationFn: (isArchived: boolean) => archiveExercise(exercise.id, isArchived),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['exercises'] }),
   });
-  const tonic = placed?.laid?.kind === 'pattern' ? (placed.laid.ladder.rungs[0]?.tonic ?? MIDDLE_C) : MIDDLE_C;
-  const goals = useMemo(() => [...new Set([...shelf.values()].flatMap((one) => one.goals))].sort(), [shelf]);
-  const names = useMemo(
-    () =>
-      [...shelf.values()].filter(({ id }) => id !== exercise.id).map(({ id, name }) => ({ value: id, label: name })),
-    [shelf, exercise.id],
-  );
+  const tonic = firstTonic(placed);
   const play = useEffectEvent(() => {
     hear(readable, placed);
   });
@@ -126,71 +112,9 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
       </div>
       <p className={classes['why']}>{exercise.why}</p>
       <SheetFacts exercise={readable} shelf={shelf} />
-      {work.kind === 'pattern' && (
-        <div className={classes['tune']}>
-          <div>
-            <PatternField
-              value={work.pattern}
-              error={error}
-              onChange={(text) => {
-                changeWork({ pattern: text });
-              }}
-            />
-            <div className={classes['under']}>
-              <Contour exercise={readable} />
-              <TextInput
-                label={t('shelf.sheet.syllables')}
-                value={work.syllables}
-                maxLength={2000}
-                error={error?.code === 'BAD_SYLLABLES'}
-                onChange={({ currentTarget }) => {
-                  changeWork({ syllables: currentTarget.value });
-                }}
-              />
-              <Button
-                aria-expanded={isSinging}
-                onClick={() => {
-                  setSinging(!isSinging);
-                }}
-              >
-                {t('shelf.sheet.singIn')}
-              </Button>
-            </div>
-            {isSinging && (
-              <SingIn
-                tempo={work.tempo.usual}
-                mode={work.mode}
-                onPattern={({ pattern: text }) => {
-                  changeWork({ pattern: text, syllables: 'ah' });
-                  setSinging(false);
-                }}
-              />
-            )}
-          </div>
-          {pattern && <Staff pattern={pattern} tonic={tonic} />}
-        </div>
-      )}
+      {work.kind === 'pattern' && <SheetTune draft={draft} work={work} tonic={tonic} />}
       <SheetPlace placed={placed} name={placing.name} shelf={shelf} place={placing.place} />
-      {isEditing && (
-        <Tabs defaultValue={work.kind === 'pattern' ? 'sound' : 'place'} className={classes['form'] ?? ''}>
-          <Tabs.List>
-            {work.kind === 'pattern' && <Tabs.Tab value="sound">{t('shelf.sheet.tabs.sound')}</Tabs.Tab>}
-            <Tabs.Tab value="place">{t('shelf.sheet.tabs.place')}</Tabs.Tab>
-            <Tabs.Tab value="words">{t('shelf.sheet.tabs.words')}</Tabs.Tab>
-          </Tabs.List>
-          {work.kind === 'pattern' && (
-            <Tabs.Panel value="sound" pt="md">
-              <SoundFields work={work} change={changeWork} />
-            </Tabs.Panel>
-          )}
-          <Tabs.Panel value="place" pt="md">
-            <PlaceFields exercise={exercise} change={change} goals={goals} names={names} />
-          </Tabs.Panel>
-          <Tabs.Panel value="words" pt="md">
-            <WordFields exercise={exercise} change={change} />
-          </Tabs.Panel>
-        </Tabs>
-      )}
+      {isEditing && <SheetForm draft={draft} shelf={shelf} />}
       <div className={classes['sheet']}>
         {!isEditing && <SheetWords exercise={words} />}
         <Block title={t('shelf.relatives')}>

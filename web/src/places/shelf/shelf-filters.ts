@@ -1,6 +1,9 @@
 import {
   isForVoice,
+  isNoLouder,
   isPossibleWith,
+  NOISES,
+  spanOf,
   STAGES,
   STYLES,
   VOICE_TYPES,
@@ -10,10 +13,8 @@ import {
   type Style,
   type VoiceType,
 } from '@soft-lark/core';
-import { patternOfWork } from '@soft-lark/core';
 
 export const LEVELS = ['first', 'steady', 'advanced'] as const;
-export const NOISES = ['silent', 'quiet', 'normal', 'loud'] as const;
 const NUMBERS = ['load', 'span', 'seconds'] as const;
 
 /** What the shelf is narrowed down to; everything left out is any. It lives in the address. */
@@ -72,13 +73,6 @@ export function addressOf(filters: ShelfFilters): Record<string, string> {
   );
 }
 
-/** How far a pattern reaches, semitones; `null` for what has no pattern. */
-export function spanOf({ work }: Exercise): number | null {
-  if (work.kind !== 'pattern') return null;
-  const { low, high } = patternOfWork(work);
-  return high - low;
-}
-
 /** Whether an exercise passes the filters that it can answer alone. */
 export function passes(
   exercise: Exercise,
@@ -90,7 +84,7 @@ export function passes(
   return (
     (stage === undefined || exercise.stage === stage) &&
     (level === undefined || exercise.level === level) &&
-    (noise === undefined || NOISES.indexOf(exercise.noise) <= NOISES.indexOf(noise)) &&
+    (noise === undefined || isNoLouder(exercise, noise)) &&
     (style === undefined || exercise.styles.length === 0 || exercise.styles.includes(style)) &&
     (voice === undefined || isForVoice(exercise, voice)) &&
     (kit === undefined || exercise.kit.length === 0) &&

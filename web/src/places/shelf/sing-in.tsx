@@ -15,7 +15,7 @@ import { useTranslation } from 'react-i18next';
 import { MicrophoneError, startMicrophone } from '../../listening/microphone.ts';
 import { MidiError, startMidiKeys } from '../../listening/midi-keys.ts';
 import { plugInSimulatedMidi, type SimulatedMidi } from '../../listening/simulated-midi.ts';
-import { loadPiano, playPiano, wakePiano } from '../../sound/piano.ts';
+import { playNote } from '../../sound/play-note.ts';
 import { NoteKeys } from '../../ui/note-keys.tsx';
 import { writeNote } from '../../text/note-names.ts';
 import classes from './sheet.module.css';
@@ -71,10 +71,7 @@ export function SingIn({ tempo, mode, onPattern }: SingInProps): ReactElement {
     };
   }, [way, simulated]);
   const press = (midi: number): void => {
-    void loadPiano([midi]).then(async () => {
-      await wakePiano();
-      playPiano([{ midi, startSeconds: 0, seconds: 0.5, velocity: 0.6, role: 'first-note' }]);
-    });
+    void playNote(midi);
     if (simulated && way === 'midi') simulated.press(midi);
     else add(midi);
   };

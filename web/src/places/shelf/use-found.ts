@@ -15,13 +15,13 @@ export interface Found {
   readonly laid: ReadonlyMap<string, LaidStep>;
 }
 
-function isStanding({ own }: ShelfExercise, filters: ShelfFilters, studentId: string | undefined): boolean {
+function isStanding({ own }: ShelfExercise, from: ShelfFilters['from'], studentId: string | undefined): boolean {
   if (own?.studentId && own.studentId !== studentId) return false;
-  if (filters.from === 'archived') return own?.isArchived === true;
-  return own?.isArchived !== true && (filters.from !== 'own' || own !== undefined);
+  if (from === 'archived') return own?.isArchived === true;
+  return own?.isArchived !== true && (from !== 'own' || own !== undefined);
 }
 
-/** Whether it cannot be sung by the student in hand today, or takes longer than wanted. */
+/** Whether the student in hand can do it within the seconds wanted; anything does where none are. */
 function fits(step: LaidStep | undefined, most: number | undefined): boolean {
   return most === undefined || !step || (!step.problem && step.seconds <= most);
 }
@@ -37,10 +37,7 @@ export function useFound(
   const all = useMemo(() => (shelf ? [...shelf.values()] : NOTHING), [shelf]);
   const { from } = filters;
   const standing = useMemo(
-    () =>
-      byStage(
-        all.filter((exercise) => isStanding(exercise, { q: '', ...(from && { from }) }, studentId)),
-      ) as ShelfExercise[],
+    () => byStage(all.filter((exercise) => isStanding(exercise, from, studentId))),
     [all, from, studentId],
   );
   const search = useMemo(() => searchOver(standing), [standing]);

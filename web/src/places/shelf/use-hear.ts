@@ -1,8 +1,7 @@
 import { keySound, patternOfWork, type Exercise, type LaidStep } from '@soft-lark/core';
 import { useEffect, useRef } from 'react';
 import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts';
-
-const MIDDLE_C = 60;
+import { firstTonic } from './use-placed.ts';
 
 /**
  * Plays an exercise once in its first key: the student's where it is laid, C elsewhere. Asked again while it sounds, it
@@ -23,7 +22,7 @@ export function useHear(): (exercise: Exercise, placed: LaidStep | null) => void
     if (work.kind !== 'pattern') return;
     const laid = placed?.laid?.kind === 'pattern' ? placed.laid : null;
     const pattern = laid?.pattern ?? patternOfWork(work);
-    const tonic = laid?.ladder.rungs[0]?.tonic ?? MIDDLE_C;
+    const tonic = firstTonic(placed);
     const tempo = laid?.input.tempo ?? work.tempo.usual;
     const events = keySound({ pattern, tonic, tempo, cueBeats: work.cueBeats, avoid: laid?.input.avoid ?? [] });
     sounding.current = { id, until: performance.now() + ((pattern.beats + work.cueBeats) * 60_000) / tempo };

@@ -9,6 +9,14 @@ import { useNow } from '../../ui/clock.ts';
 
 const NOBODY: ReadonlySet<string> = new Set();
 
+/** Where a pattern shows and sounds while nobody is in hand. */
+const MIDDLE_C = 60;
+
+/** The tonic of the first key an exercise is laid in. */
+export function firstTonic(placed: LaidStep | null): number {
+  return (placed?.laid?.kind === 'pattern' ? placed.laid.ladder.rungs[0]?.tonic : undefined) ?? MIDDLE_C;
+}
+
 export interface Placing {
   readonly studentId: string | undefined;
   readonly name: string | undefined;

@@ -1,5 +1,4 @@
 import { Button, Group, Stack, Title } from '@mantine/core';
-import { useDisclosure } from '@mantine/hooks';
 import { changeRules, referenceNameOf } from '@soft-lark/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
@@ -18,31 +17,24 @@ function DeleteStudent({ student }: { readonly student: Student }): ReactElement
   const { t } = useTranslation();
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const [isOpen, { open, close }] = useDisclosure(false);
-  const remove = useMutation({
-    mutationFn: () => removeStudent(student.id),
-    onSuccess: async () => {
-      for (const { id } of await recordingsOf(student.id)) await dropRecording(id);
-      await navigate('/students');
-      queries.removeQueries({ queryKey: ['students', student.id] });
-      void queries.invalidateQueries();
-    },
-  });
   return (
-    <>
-      <Button variant="subtle" c="var(--brick-text)" onClick={open}>
-        {t('students.removeStudent')}
-      </Button>
-      <ConfirmDelete
-        isOpen={isOpen}
-        onClose={close}
-        title={t('students.removeStudent')}
-        question={t('students.removeSure', { name: student.name })}
-        isBusy={remove.isPending}
-        error={remove.error}
-        onConfirm={remove.mutate}
-      />
-    </>
+    <ConfirmDelete
+      title={t('students.removeStudent')}
+      question={t('students.removeSure', { name: student.name })}
+      remove={() => removeStudent(student.id)}
+      onGone={async () => {
+        for (const { id } of await recordingsOf(student.id)) await dropRecording(id);
+        await navigate('/students');
+        queries.removeQueries({ queryKey: ['students', student.id] });
+        void queries.invalidateQueries();
+      }}
+    >
+      {(open) => (
+        <Button variant="subtle" c="var(--brick-text)" onClick={open}>
+          {t('students.removeStudent')}
+        </Button>
+      )}
+    </ConfirmDelete>
   );
 }
 
