@@ -6,10 +6,11 @@ const CORE_ROOMS = {
   listening: ['pitch', 'voice'],
   limits: ['pitch', 'pattern', 'voice'],
   ladder: ['pitch', 'pattern', 'voice', 'limits'],
-  shelf: ['pitch', 'pattern', 'voice', 'limits', 'ladder'],
-  routine: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'shelf'],
-  sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'shelf', 'routine'],
-  formats: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'shelf', 'routine'],
+  song: ['pitch', 'pattern', 'voice', 'limits'],
+  shelf: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song'],
+  routine: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf'],
+  sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'routine'],
+  formats: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'routine'],
 };
 
 const SERVER_FEATURES = [
@@ -18,7 +19,9 @@ const SERVER_FEATURES = [
   'range-checks',
   'gate',
   'exercises',
+  'songs',
   'routines',
+  'mutes',
   'runs',
   'lessons',
   'demo',
@@ -47,7 +50,7 @@ const coreRules = Object.entries(CORE_ROOMS).map(([room, allowed]) => ({
     path: '^core/src/',
     pathNot: [
       `^core/src/${room}/`,
-      '^core/src/errors\\.ts$',
+      '^core/src/(errors|issue-sentence)\\.ts$',
       ...allowed.map((name) => `^core/src/${name}/index\\.ts$`),
     ],
   },

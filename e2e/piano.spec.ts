@@ -1,5 +1,5 @@
 import { expect, test } from './studio.ts';
-import { act, goToStep, keyNow, openDemo, passGate } from './teacher.ts';
+import { act, addStudent, buildSixSteps, goToStep, keyNow, openDemo, passGate } from './teacher.ts';
 
 interface Started {
   readonly ahead: number;
@@ -31,7 +31,7 @@ test.beforeEach(async ({ page }) => {
   await page.getByRole('link', { name: 'Students', exact: true }).click();
 });
 
-test('each key sounds: the chord, the first note and the tune, ahead on the audio clock', async ({ page }) => {
+test('each key sounds as far as its help goes, ahead on the audio clock', async ({ page }) => {
   await page.getByRole('link', { name: 'Corwin Dace', exact: true }).click();
   await page.getByRole('link', { name: 'Routines' }).click();
   await page.getByRole('link', { name: 'Sing it' }).click();
@@ -40,11 +40,49 @@ test('each key sounds: the chord, the first note and the tune, ahead on the audi
   await goToStep(page, 'Z on five');
   await act(page, 'Start').click();
   const sounds = (): Promise<Started[]> => page.evaluate(() => (window as unknown as { started: Started[] }).started);
-  await expect.poll(async () => (await sounds()).length, { timeout: 60_000 }).toBeGreaterThanOrEqual(14);
-  const first = (await sounds()).slice(0, 14);
-  expect(first.every(({ ahead }) => ahead > 0 && ahead < 0.5)).toBe(true);
+  const cue = 5;
+  const tune = 9;
+  await expect.poll(async () => (await sounds()).length, { timeout: 60_000 }).toBe(cue);
+  expect((await sounds()).every(({ ahead }) => ahead > 0 && ahead < 0.5)).toBe(true);
+  for (const help of ['alone', 'just listen', 'plays along']) {
+    await page.keyboard.press('g');
+    await expect(page.getByRole('button', { name: help })).toBeVisible();
+  }
   await act(page, 'Next key').click();
-  await expect.poll(async () => (await sounds()).length, { timeout: 60_000 }).toBeGreaterThan(18);
+  await expect.poll(async () => (await sounds()).length, { timeout: 60_000 }).toBe(cue + cue + tune);
+});
+
+test('a mark offers the first remedy, then the next; a missed key brings help back, and the log keeps it', async ({
+  page,
+}) => {
+  await addStudent(page, { name: 'Wilma Fen' });
+  await buildSixSteps(page);
+  await page.getByRole('link', { name: /Sing/ }).click();
+  await passGate(page);
+  await goToStep(page, 'Up and down five');
+  await act(page, 'Start').click();
+  for (const help of ['plays along', 'gives the cue', 'alone']) {
+    await page.keyboard.press('g');
+    await expect(page.getByRole('button', { name: help })).toBeVisible();
+  }
+  const say = page.getByTestId('say');
+  const plain = await say.innerText();
+  await page.keyboard.press('t');
+  const remedy = await say.innerText();
+  expect(remedy).not.toBe(plain);
+  await expect(page.getByText(/^try · /)).toBeVisible();
+  await act(page, 'Next key').click();
+  await expect(page.getByRole('button', { name: 'gives the cue' })).toBeVisible();
+  await expect(say).toHaveText(remedy);
+  await act(page, 'Next key').click();
+  await expect(page.getByText(/^try · /)).toBeHidden();
+  await page.getByRole('button', { name: 'Next step' }).click();
+  await page.goto('/log');
+  await page
+    .getByRole('row', { name: /Wilma Fen/ })
+    .first()
+    .click();
+  await expect(page.getByText('alone · cue only')).toBeVisible();
 });
 
 test('a usual day is three taps; a rough one asks more; pain locks until the teacher opens it, which is logged', async ({

@@ -134,6 +134,36 @@ test('a tune played in becomes a pattern; out as MIDI and in again it is the sam
   await expect(page.getByText(written, { exact: true })).toBeVisible();
 });
 
+test('bars of a song become a pattern; a copy changed twice is compared with what it was', async ({ page }) => {
+  await page.goto('/shelf/import');
+  await page.locator('input[type=file]').setInputFiles(join(fixtures, 'two-boats.abc'));
+  await page.getByRole('button', { name: 'Keep the whole tune as a song' }).click();
+  await expect(page.getByText('3 bars, E♭4 to C5')).toBeVisible();
+  await page.goto('/shelf/tune-through-a-straw');
+  await page.getByRole('button', { name: 'From a song' }).click();
+  await page.getByRole('combobox', { name: 'Song' }).click();
+  await page.getByRole('option', { name: 'Two boats' }).click();
+  await page.getByRole('slider', { name: 'Last bar' }).press('ArrowRight');
+  await expect(page.getByText('Bars 1 to 3 of 3')).toBeVisible();
+  await page.getByRole('button', { name: 'Take these bars' }).click();
+  const pattern = page.getByLabel('Pattern', { exact: true });
+  await expect(pattern).toHaveValue('1 3 5 6:2 5 6 5:1/2 4:1/2 3:5');
+  await expect(page.getByLabel('Syllables')).toHaveValue(/^Two boats a/);
+  await page.getByLabel('Name of the copy').fill('Lantern bars');
+  await page.getByRole('button', { name: 'Keep on the shelf' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Lantern bars');
+  await page.getByLabel('Syllables').fill('noo*');
+  await page.getByRole('button', { name: 'Keep on the shelf' }).click();
+  await page.getByRole('link', { name: 'Compare with earlier' }).click();
+  const sides = page.getByRole('region', { name: 'Lantern bars' });
+  await expect(sides.first().getByText(/^Two boats a/)).toBeVisible();
+  await expect(sides.last().getByText('noo*')).toBeVisible();
+  await page.goto('/shelf/import');
+  await page.getByRole('listitem').filter({ hasText: 'Two boats' }).getByRole('button').click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Delete the song' }).click();
+  await expect(page.getByText('Two boats')).toHaveCount(0);
+});
+
 test('a tune from another program: what cannot be kept is said, a part is picked and put on the shelf', async ({
   page,
 }) => {

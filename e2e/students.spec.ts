@@ -92,7 +92,7 @@ test.describe('the voice file', () => {
     await expect(page.getByRole('listitem').filter({ hasText: `${weekday}, 15:00, 30 min` })).toBeVisible();
     await page.getByRole('link', { name: 'Today', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${weekday}, one lesson`);
-    await page.getByRole('button', { name: 'Build one' }).click();
+    await page.getByRole('button', { name: 'Draft one' }).click();
     await expect(page.getByText('An empty bench')).toBeVisible();
   });
 });

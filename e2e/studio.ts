@@ -21,7 +21,13 @@ export const test = base.extend<{ page: Page; baseURL: string }, { studio: Studi
       cluster.dropDatabase(name);
       cluster.createDatabase(name);
       const port = await freePort();
-      const start = () => serve({ databaseUrl: cluster.url(name), port, quiet: true, env: { LOG_LEVEL: 'silent' } });
+      const start = () =>
+        serve({
+          databaseUrl: cluster.url(name),
+          port,
+          quiet: true,
+          env: { LOG_LEVEL: 'silent', SIGN_IN_TRIES: '100' },
+        });
       let server = await start();
       await use({
         address: `http://127.0.0.1:${String(port)}`,

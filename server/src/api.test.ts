@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Response } from 'supertest';
+import pg from 'pg';
 import { v7 } from 'uuid';
+import type { RoutineVersionDto } from './routines/dto/routines.dto.ts';
 import { openApiDocument } from './open-api.ts';
 import { routine, run, startTestServer, student, sungKey, Teacher, type TestServer } from './testing/test-studio.ts';
 
@@ -213,6 +215,41 @@ describe('writes', () => {
     await teacher.call('post', '/routines', reversed);
     expect((await teacher.call('get', `/routines/${id}`)).body).toMatchObject(reversed);
   });
+});
+
+test('a routine’s versions: the first stays, a sitting is one, what comes later stands by itself', async () => {
+  const studentId = await teacher.addStudent();
+  const id = v7();
+  const first = routine(id, studentId) as { minutes: number };
+  await teacher.call('post', '/routines', first);
+  const change = (version: number, minutes: number): Promise<Response> =>
+    teacher.call('put', `/routines/${id}`, { ...first, id: undefined, studentId: undefined, minutes, version });
+  const versions = async (): Promise<readonly (readonly unknown[])[]> => {
+    const { text } = await teacher.call('get', `/routines/${id}/versions`);
+    return (JSON.parse(text) as RoutineVersionDto[]).map(({ version, minutes, savedBy }) => [
+      version,
+      minutes,
+      savedBy,
+    ]);
+  };
+  await change(1, 11);
+  await change(2, 12);
+  expect(await versions()).toEqual([
+    [3, 12, 'Ada'],
+    [1, first.minutes, 'Ada'],
+  ]);
+  const database = new pg.Client({ connectionString: server.databaseUrl });
+  await database.connect();
+  await database.query(`update routine_version set saved_at = saved_at - interval '11 minutes'`);
+  await database.end();
+  await change(3, 13);
+  expect(await versions()).toEqual([
+    [4, 13, 'Ada'],
+    [3, 12, 'Ada'],
+    [1, first.minutes, 'Ada'],
+  ]);
+  expect((await change(2, 20)).status).toBe(409);
+  expect(await versions()).toHaveLength(3);
 });
 
 describe('today', () => {

@@ -8,9 +8,11 @@ import { ExercisesModule } from './exercises/index.ts';
 import { GateModule } from './gate/index.ts';
 import { HealthModule } from './health/index.ts';
 import { LessonsModule } from './lessons/index.ts';
+import { MutesModule } from './mutes/index.ts';
 import { RangeChecksModule } from './range-checks/index.ts';
 import { RoutinesModule } from './routines/index.ts';
 import { RunsModule } from './runs/index.ts';
+import { SongsModule } from './songs/index.ts';
 import { StudentsModule } from './students/index.ts';
 import { StudiosModule } from './studios/index.ts';
 
@@ -26,8 +28,10 @@ export class AppModule {
         StudiosModule,
         StudentsModule,
         ExercisesModule,
+        SongsModule,
         RoutinesModule,
         RunsModule,
+        MutesModule,
         RangeChecksModule,
         GateModule,
         LessonsModule,

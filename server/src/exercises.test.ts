@@ -40,6 +40,8 @@ describe('an exercise of one’s own', () => {
     const stale = await put(id, 1, own(id, { name: 'Other window' }));
     expect(codeOf(stale)).toEqual([409, 'STALE_WRITE']);
     expect((stale.body as { current: Row }).current.name).toBe('Mine too');
+    const versions = (await teacher.call('get', `/exercises/${id}/versions`)).body as { exercise: Exercise }[];
+    expect(versions.map(({ exercise }) => exercise.name)).toEqual(['Mine too', 'Mine']);
     await teacher.call('put', `/exercises/${id}/archive`, { isArchived: true });
     expect((await onShelf(id))?.own?.isArchived).toBe(true);
     await teacher.call('put', `/exercises/${id}/archive`, { isArchived: false });
@@ -128,6 +130,39 @@ describe('an import', () => {
     await teacher.call('delete', `/exercises/imports/${importId}`);
     expect(await shelf()).toHaveLength(shipped.length);
   }, 30_000);
+});
+
+test('a song is kept whole, changed on its version and deleted; a broken one is refused with its reason', async () => {
+  const id = v7();
+  const song = { name: 'Lantern', events: [{ midi: 60, beats: 1.5, syllable: 'one' }, { beats: 0.5 }], beatsPerBar: 3 };
+  const putSong = (version: number, body: object): Promise<Response> =>
+    teacher.call('put', `/songs/${id}`, { version, song: body });
+  expect((await putSong(0, song)).body).toEqual({ ...song, id, version: 1, tempo: 84, mode: 'major', pickupBeats: 0 });
+  expect((await putSong(0, song)).status).toBe(200);
+  expect((await putSong(1, { ...song, pickupBeats: 1 })).body).toMatchObject({ version: 2, pickupBeats: 1 });
+  expect(codeOf(await putSong(1, { ...song, name: 'Other window' }))).toEqual([409, 'STALE_WRITE']);
+  const silent = await putSong(2, { ...song, events: [{ beats: 1 }] });
+  expect(codeOf(silent)).toEqual([422, 'INVALID']);
+  expect(JSON.stringify(silent.body)).toContain('has no note');
+  expect((await teacher.call('delete', `/songs/${id}`)).status).toBe(204);
+  expect((await teacher.call('get', '/songs')).body).toEqual([]);
+});
+
+test('a rule of the review is muted with a reason, heard again, and never a caution', async () => {
+  const mute = (body: object): Promise<Response> => teacher.call('post', '/mutes', { id: v7(), ...body });
+  const id = v7();
+  expect((await teacher.call('post', '/mutes', { id, rule: 'key-jump', reason: 'on purpose' })).body).toMatchObject({
+    rule: 'key-jump',
+    studentId: null,
+    routineId: null,
+  });
+  expect((await mute({ rule: 'key-jump', reason: ' ' })).status).toBe(422);
+  expect((await mute({ rule: 'caution', reason: 'no' })).status).toBe(422);
+  expect((await mute({ rule: 'grit', reason: 'no' })).status).toBe(422);
+  expect((await mute({ rule: 'key-jump', reason: 'whose', studentId: v7() })).status).toBe(404);
+  expect((await teacher.call('get', '/mutes')).body).toHaveLength(1);
+  expect((await teacher.call('delete', `/mutes/${id}`)).status).toBe(204);
+  expect((await teacher.call('get', '/mutes')).body).toEqual([]);
 });
 
 test('a collection is named, changed on its version, and removed', async () => {

@@ -1,5 +1,6 @@
 import { shippedExercises } from '@soft-lark/core';
 import type { OpenAPIObject } from '@nestjs/swagger';
+import type { Response } from 'supertest';
 import { v7 } from 'uuid';
 import { openApiDocument } from './open-api.ts';
 import {
@@ -46,7 +47,23 @@ beforeAll(async () => {
   await owner.call('post', '/exercises/imports', { id: importId, name: 'a', exercises: [taken], collections: [] });
   const collectionId = v7();
   await owner.call('put', `/collections/${collectionId}`, { version: 0, name: 'Secret Linnet', exercises: [] });
-  ids = { exerciseId: 'secret-linnet', importId, collectionId, studentId, routineId, lessonId, runId, lockId };
+  const muteId = v7();
+  await owner.call('post', '/mutes', { id: muteId, rule: 'key-jump', reason: 'Secret Linnet likes it' });
+  const songId = v7();
+  const song = { name: 'Secret Linnet', events: [{ midi: 60, beats: 1 }] };
+  await owner.call('put', `/songs/${songId}`, { version: 0, song });
+  ids = {
+    muteId,
+    songId,
+    exerciseId: 'secret-linnet',
+    importId,
+    collectionId,
+    studentId,
+    routineId,
+    lessonId,
+    runId,
+    lockId,
+  };
 });
 afterAll(() => server.close());
 
@@ -76,6 +93,8 @@ function bodyFor(path: string, method: Method): object | undefined {
   if (path === '/exercises/imports') return { id: ids['importId'], name: 'a', exercises: [], collections: [] };
   if (path === '/exercises/{exerciseId}')
     return { version: 1, exercise: { ...shippedExercises()[0], id: 'secret-linnet', name: 'Taken' } };
+  if (path === '/mutes') return { id: ids['muteId'], rule: 'key-jump', reason: 'taken' };
+  if (path === '/songs/{songId}') return { version: 1, song: { name: 'Taken', events: [{ midi: 61, beats: 1 }] } };
   if (path.endsWith('/archive')) return { isArchived: true };
   if (path === '/collections/{collectionId}') return { version: 0, name: 'Taken', exercises: [] };
   if (path.endsWith('/condition')) return { day: '2026-11-25', conditions: ['tired'] };
@@ -93,17 +112,26 @@ const OPEN = new Set([
   'POST /account/recovery',
 ]);
 
+const LISTS = [
+  '/students',
+  '/routines',
+  '/lessons',
+  '/runs',
+  '/exercises',
+  '/mutes',
+  '/songs',
+  '/collections',
+  '/exercises/imports',
+];
+const everything = (): Promise<Response[]> => Promise.all(LISTS.map((path) => owner.call('get', path)));
+
 test('nothing of another studio can be read, guessed or changed, on any route there is', async () => {
   const routes = routesOf(openApiDocument(server.app)).filter(
     // A stranger's own account and studio; the settings are read and changed in their own test.
     ({ method, path }) => !OPEN.has(`${method.toUpperCase()} ${path}`) && !/^\/(account|studio$)/.test(path),
   );
   expect(routes.length).toBeGreaterThanOrEqual(18);
-  const before = await Promise.all(
-    ['/students', '/routines', '/lessons', '/runs', '/exercises', '/collections', '/exercises/imports'].map((path) =>
-      owner.call('get', path),
-    ),
-  );
+  const before = await everything();
   for (const { method, path } of routes) {
     const address = path.replace(/\{(\w+)\}/g, (_, name: string) => ids[name] ?? '');
     expect(address).not.toContain('//');
@@ -114,11 +142,7 @@ test('nothing of another studio can be read, guessed or changed, on any route th
     expect(response.text).not.toContain('Secret Linnet');
     for (const id of Object.values(ids)) expect([route, response.text.includes(id)]).toEqual([route, false]);
   }
-  const after = await Promise.all(
-    ['/students', '/routines', '/lessons', '/runs', '/exercises', '/collections', '/exercises/imports'].map((path) =>
-      owner.call('get', path),
-    ),
-  );
+  const after = await everything();
   expect(after.map(({ body }) => body as unknown)).toEqual(before.map(({ body }) => body as unknown));
 });
 

@@ -3,7 +3,7 @@ import { Note } from 'tonal';
 import { FormatError } from '../errors.ts';
 import type { Mode } from '../pattern/index.ts';
 import { checkText } from './check-text.ts';
-import type { Melody } from './melody.ts';
+import type { Melody } from '../song/index.ts';
 import { closeTies, type RawNote } from './raw-notes.ts';
 
 /** What the reading of a tune is made from; the library's own types do not name all of it. */
@@ -14,6 +14,7 @@ interface Tune {
   };
   readonly warnings?: readonly string[];
   readonly lines: readonly { readonly staff?: readonly Staff[] }[];
+  readonly getMeterFraction: () => { readonly num: number; readonly den?: number };
   readonly setUpAudio: () => { readonly tracks: readonly (readonly Command[])[] };
 }
 interface Staff {
@@ -110,9 +111,11 @@ export function readAbc(text: string): Melody {
   const tonicClass = key && pitchClassOf(key);
   const mode = key && MODES[key.mode];
   const tempo = tune.metaText?.tempo;
+  const { num, den = BEATS_A_WHOLE } = tune.getMeterFraction();
   return {
     title: tune.metaText?.title ?? 'From a tune',
     events: closeTies(gaps(single, elements)),
+    ...(num > 0 && { beatsPerBar: (num * BEATS_A_WHOLE) / den }),
     ...(tempo?.bpm !== undefined && { tempo: tempo.bpm * (tempo.duration?.[0] ?? 1 / 4) * BEATS_A_WHOLE }),
     ...(tonicClass !== undefined && { tonicClass }),
     ...(mode && { mode }),

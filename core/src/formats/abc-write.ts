@@ -1,6 +1,6 @@
 import { fraction, simplestFraction, type Fraction } from '../pattern/index.ts';
 import { keyName, plainSigns, spellDegree } from '../pitch/index.ts';
-import type { Melody } from './melody.ts';
+import type { Melody } from '../song/index.ts';
 import { tupletOf } from './note-values.ts';
 import { sungOf, type Sung } from './sung.ts';
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FormatError, SoftLarkError } from '../errors.ts';
+import { issueSentence } from '../issue-sentence.ts';
 import { exerciseSchema, patternOfWork, syllablesFor, type Exercise } from '../shelf/index.ts';
 import { checkText } from './check-text.ts';
 
@@ -43,13 +44,7 @@ function nameIn(item: unknown): string {
 export function readExercise(item: unknown, index: number): ReadExercise {
   const result = exerciseSchema.safeParse(item);
   if (!result.success) {
-    const [issue] = result.error.issues;
-    const path = issue?.path.join('.') ?? '';
-    return {
-      index,
-      name: nameIn(item),
-      reason: `${path === '' ? '' : `“${path}”: `}${issue?.message ?? 'unreadable'}`,
-    };
+    return { index, name: nameIn(item), reason: issueSentence(result.error) };
   }
   const { work } = result.data;
   if (work.kind !== 'pattern') return { index, exercise: result.data };

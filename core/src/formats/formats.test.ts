@@ -12,8 +12,8 @@ import {
   readMidiFile,
   readMusicXml,
   unpackMusicXml,
-  type Melody,
 } from './index.ts';
+import type { Melody } from '../song/index.ts';
 
 const TONIC = 57;
 /** A score as programs compress it: its place named in a container. */

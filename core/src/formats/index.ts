@@ -17,7 +17,6 @@ export {
   patternOfMelody,
   proposeTonic,
   type FormatName,
-  type Melody,
   type WrittenPattern,
 } from './melody.ts';
 export { midiFileOf, readMidiFile } from './midi-file.ts';

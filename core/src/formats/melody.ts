@@ -9,29 +9,7 @@ import {
   type PatternEvent,
 } from '../pattern/index.ts';
 import { pitchClass } from '../pitch/index.ts';
-
-/** One event of a melody as files have it; beats are quarter notes. A glide goes from `midi` to `to`; a rest has neither. */
-export interface MelodyEvent {
-  readonly midi?: number;
-  readonly to?: number;
-  readonly beats: number;
-  readonly syllable?: string;
-  /** The syllable before goes on. */
-  readonly continues?: boolean;
-}
-
-/** A tune of one voice, read from a file or about to be written to one. */
-export interface Melody {
-  readonly title: string;
-  readonly events: readonly MelodyEvent[];
-  /** Beats per minute. */
-  readonly tempo?: number;
-  /** Pitch class of the tonic, 0 for C, where the file says it. */
-  readonly tonicClass?: number;
-  readonly mode?: Mode;
-  /** What the file had and a melody cannot keep, one sentence each. */
-  readonly dropped: readonly string[];
-}
+import type { Melody, MelodyEvent } from '../song/index.ts';
 
 export type FormatName = 'json' | 'musicxml' | 'abc' | 'midi';
 

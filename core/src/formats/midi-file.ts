@@ -4,7 +4,7 @@ import { FormatError } from '../errors.ts';
 import { simplestFraction, toBeats } from '../pattern/index.ts';
 import { checkSize } from './check-text.ts';
 import { fifthsOf, isMinor, tonicOfFifths } from './key-signatures.ts';
-import type { Melody, MelodyEvent } from './melody.ts';
+import type { Melody, MelodyEvent } from '../song/index.ts';
 import { closeTies, type RawNote } from './raw-notes.ts';
 
 /** Divisible by 2 to 10, so that triplets and quintuplets stay exact. Ticks a quarter note. */
@@ -222,6 +222,7 @@ export function readMidiFile(bytes: Uint8Array): Melody {
   const words = new Map(metasOf(data, 'lyrics').map(([at, { text }]) => [at, fromBytes(text).trim()]));
   const tempos = metasOf(data, 'setTempo').map(([, { microsecondsPerBeat }]) => microsecondsPerBeat);
   const [perBeat] = tempos;
+  const [[, bar] = []] = metasOf(data, 'timeSignature');
   const overlaps = voice.some(({ until }, index) => until > (voice[index + 1]?.from ?? Infinity));
   const dropped = [
     ...(tracks.length > 1 ? [`Of ${String(tracks.length)} tracks with notes only the first is kept.`] : []),
@@ -235,6 +236,7 @@ export function readMidiFile(bytes: Uint8Array): Melody {
   return {
     title: (title && fromBytes(title.text).trim()) || 'From a MIDI file',
     events: closeTies(notesOf(asWritten(voice), ticksPerBeat, words)),
+    ...(bar && { beatsPerBar: (bar.numerator * 4) / bar.denominator }),
     ...(perBeat && { tempo: Math.round((MICROSECONDS_A_MINUTE / perBeat) * 100) / 100 }),
     ...(key && keyOf(key)),
     dropped,

@@ -6,7 +6,7 @@ import type { Mode } from '../pattern/index.ts';
 import { checkText } from './check-text.ts';
 import { tonicOfFifths } from './key-signatures.ts';
 import { closeTies, type RawNote } from './raw-notes.ts';
-import type { Melody } from './melody.ts';
+import type { Melody } from '../song/index.ts';
 
 /** An element as the parser gives it in document order: one key, its children under it, attributes under `:@`. */
 type Element = Readonly<Record<string, unknown>>;
@@ -91,17 +91,26 @@ class Reading {
   tempo: number | undefined;
   fifths: number | undefined;
   mode = 'major';
+  beatsPerBar: number | undefined;
 
   attributes(element: Element): void {
     const divisions = Number(textOf(first(element, 'divisions')));
     if (divisions > 0) this.divisions = divisions;
     this.transpose = Number(textOf(first(element, 'transpose', 'chromatic')) || this.transpose);
+    this.beatsPerBar ??= this.barOf(element);
     const fifths = textOf(first(element, 'key', 'fifths'));
     if (fifths === '') return;
     if (this.fifths !== undefined && this.fifths !== Number(fifths))
       this.dropped.add('The key changes on the way; degrees are counted in the first key.');
     this.fifths ??= Number(fifths);
     this.mode = textOf(first(element, 'key', 'mode')) || this.mode;
+  }
+
+  /** Quarter notes in a bar of a time signature. */
+  private barOf(element: Element): number | undefined {
+    const beats = Number(textOf(first(element, 'time', 'beats')));
+    const kind = Number(textOf(first(element, 'time', 'beat-type')));
+    return beats > 0 && kind > 0 ? (beats * 4) / kind : undefined;
   }
 
   direction(element: Element): void {
@@ -170,7 +179,7 @@ export function readMusicXml(text: string): Melody {
   if (parts.length > 1) reading.dropped.add(`Of ${String(parts.length)} parts only one is kept.`);
   for (const measure of all(part, 'measure')) reading.measure(measure);
   const title = textOf(first(root, 'work', 'work-title')) || textOf(first(root, 'movement-title'));
-  const { fifths, mode, tempo } = reading;
+  const { fifths, mode, tempo, beatsPerBar } = reading;
   const known = MODES[mode];
   return {
     title: title || 'From a score',
@@ -178,6 +187,7 @@ export function readMusicXml(text: string): Melody {
     ...(tempo !== undefined && { tempo }),
     ...(fifths !== undefined && { tonicClass: tonicOfFifths(fifths, known ?? 'major') }),
     ...(known && { mode: known }),
+    ...(beatsPerBar !== undefined && { beatsPerBar }),
     dropped: [...reading.dropped],
   };
 }

@@ -1,7 +1,7 @@
 import XMLBuilder from 'fast-xml-builder';
 import { spellDegree } from '../pitch/index.ts';
 import { greatestCommonDivisor, simplestFraction } from '../pattern/index.ts';
-import type { Melody } from './melody.ts';
+import type { Melody } from '../song/index.ts';
 import { fifthsOf } from './key-signatures.ts';
 import { sungOf, type Sung } from './sung.ts';
 import { noteValues, type NoteValue } from './note-values.ts';

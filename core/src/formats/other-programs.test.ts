@@ -2,7 +2,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { formatPattern, isSounding, parsePattern, type Mode } from '../pattern/index.ts';
-import { abcOf, melodyOf, patternOfMelody, readAbc, readMidiFile, type Melody } from './index.ts';
+import { abcOf, melodyOf, patternOfMelody, readAbc, readMidiFile } from './index.ts';
+import type { Melody } from '../song/index.ts';
 
 interface Written {
   readonly name: string;

@@ -1,5 +1,5 @@
 import { FormatError } from '../errors.ts';
-import type { Melody, MelodyEvent } from './melody.ts';
+import type { Melody, MelodyEvent } from '../song/index.ts';
 
 /** A note as it was played or sung. Seconds; `seconds` is left out where only its beginning is known. */
 export interface PlayedNote {

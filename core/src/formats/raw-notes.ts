@@ -1,5 +1,5 @@
 import { nearestFraction, toBeats } from '../pattern/index.ts';
-import type { MelodyEvent } from './melody.ts';
+import type { MelodyEvent } from '../song/index.ts';
 
 /** Files round what they add up, the coarsest to a millionth of a whole note. Beats. */
 const TOLERANCE = 2e-5;

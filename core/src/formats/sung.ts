@@ -1,4 +1,4 @@
-import type { MelodyEvent } from './melody.ts';
+import type { MelodyEvent } from '../song/index.ts';
 
 /** A note or rest as it is written down, where glides have become two notes. */
 export interface Sung {

@@ -1,4 +1,5 @@
 export { buildLadder, USUAL_CUE_BEATS, USUAL_REST_BEATS } from './build-ladder.ts';
+export { commonKeys, type CommonKeys, type GroupSinger } from './common-keys.ts';
 export { breathMoment, type BreathMoment } from './breath-moment.ts';
 export { breathSeconds, spokenSeconds, type BreathBursts, type BreathCounts } from './durations.ts';
 export { proposeStart, type PlacementRule, type StartProposal } from './propose-start.ts';

@@ -2,7 +2,7 @@ import { isTooYoungForBelt, mayHaveGrit, USUAL_RULES, type RuleTable } from '../
 import type { Exercise } from '../shelf/index.ts';
 import { voiceOf, type Caution, type Condition, type VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.ts';
-import type { BreathHolds, StepProblem } from './routine.types.ts';
+import type { BreathHolds, RoutineContext, StepProblem } from './routine.types.ts';
 
 /** House choice: gentle work strains nothing, so load one at most, and no middle or wider work. */
 const GENTLE_LOAD = 1;
@@ -111,4 +111,22 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
     message: `“${exercise.name}” is more than ${allowance === 'gentle' ? 'gentle work' : 'modest middle work'}, which is all there is today.`,
     remedy: 'Leave it out today.',
   };
+}
+
+/** Whether a performance is so near that nothing new is begun. */
+export function isCloseToPerformance({
+  occasion,
+  hoursToPerformance = Infinity,
+  rules = USUAL_RULES,
+}: Pick<RoutineContext, 'occasion' | 'hoursToPerformance' | 'rules'>): boolean {
+  return occasion === 'performance' || hoursToPerformance <= rules.performance.nothingNewHours;
+}
+
+/** Whether what must come before an exercise has come: it is known, or taken already. */
+export function hasWhatItNeeds(
+  { needs }: Exercise,
+  { known }: Pick<RoutineContext, 'known'>,
+  taken: ReadonlySet<string>,
+): boolean {
+  return needs.every((id) => known.has(id) || taken.has(id));
 }

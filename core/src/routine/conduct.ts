@@ -1,4 +1,5 @@
 import { goHome, turnBack, type Ladder } from '../ladder/index.ts';
+import { isMissed, keyWays, moreHelp } from './key-ways.ts';
 import { runKeysOf } from './run-plan.ts';
 import {
   STOP_MARKS,
@@ -27,7 +28,7 @@ function enter(state: RunState, id: string, outcome: SungKey['outcome']): RunSta
   const step = currentStep(state);
   const key = currentKey(state);
   if (!step || !key || state.sung.some((sung) => sung.id === id)) return { ...state, marks: [] };
-  const { tonic, leg, low, high, tempo } = key;
+  const { tonic, leg, low, high, tempo, help, manner } = key;
   const sung: SungKey = {
     id,
     stepId: step.stepId,
@@ -39,6 +40,8 @@ function enter(state: RunState, id: string, outcome: SungKey['outcome']): RunSta
     tempo,
     outcome,
     marks: state.marks,
+    ...(help && { help }),
+    ...(manner !== undefined && { manner }),
   };
   return { ...state, marks: [], sung: [...state.sung, sung] };
 }
@@ -56,10 +59,29 @@ function toStep(state: RunState, stepIndex: number): RunState {
   };
 }
 
+/** Keys of the step being worked on, changed. */
+function withKeys(state: RunState, change: (key: RunKey, index: number) => RunKey): RunState {
+  const steps = state.steps.map((step, index) =>
+    index === state.stepIndex ? { ...step, keys: step.keys.map(change) } : step,
+  );
+  return { ...state, steps };
+}
+
+/** After a missed key help comes back for one. */
+function helped(state: RunState): RunState {
+  const last = state.sung.at(-1);
+  if (!last || last.stepId !== currentStep(state)?.stepId || !isMissed(last)) return state;
+  return withKeys(state, (key, index) =>
+    index === state.keyIndex && key.help ? { ...key, help: moreHelp(key.help) } : key,
+  );
+}
+
 function advance(state: RunState): RunState {
   const step = currentStep(state);
   const hasMore = step !== undefined && state.keyIndex + 1 < step.keys.length;
-  return hasMore ? { ...state, keyIndex: state.keyIndex + 1, phase: 'singing' } : toStep(state, state.stepIndex + 1);
+  return hasMore
+    ? helped({ ...state, keyIndex: state.keyIndex + 1, phase: 'singing' })
+    : toStep(state, state.stepIndex + 1);
 }
 
 /** Replaces what is left of a ladder after the key being sung. */
@@ -68,7 +90,10 @@ function replan(state: RunState, rest: (step: RunStep, key: RunKey) => Ladder | 
   const key = currentKey(state);
   const ladder = step && key && rest(step, key);
   if (!step || !ladder) return state;
-  const keys = [...step.keys.slice(0, state.keyIndex + 1), ...runKeysOf(ladder)];
+  const keys = [
+    ...step.keys.slice(0, state.keyIndex + 1),
+    ...runKeysOf(ladder, keyWays(ladder.rungs, step.manners ?? [], false)),
+  ];
   const steps = state.steps.map((other, index) => (index === state.stepIndex ? { ...other, keys } : other));
   return { ...state, steps, turned: true };
 }
@@ -146,6 +171,10 @@ export function conduct(state: RunState, action: RunAction): RunState {
       return mark(state, action);
     case 'effort':
       return effort(state, action);
+    case 'help':
+      return withKeys(state, (key, index) =>
+        index >= state.keyIndex && key.help ? { ...key, help: action.help } : key,
+      );
     case 'swap':
       return state.phase === 'stopped' ? swap(state, action.step) : state;
     case 'next':

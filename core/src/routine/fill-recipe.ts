@@ -1,7 +1,9 @@
 import { USUAL_RULES } from '../limits/index.ts';
-import { isNoLouder, isPossibleWith, spanOf, type Exercise } from '../shelf/index.ts';
+import { isNoLouder, isPossibleWith, isSungWork, spanOf, type Exercise } from '../shelf/index.ts';
+import { hasWhatItNeeds } from './allowed-today.ts';
 import { layRoutine } from './lay-routine.ts';
-import { layStep } from './lay-step.ts';
+import { isSingable } from './lay-step.ts';
+import { outwardKeys } from './step-options.ts';
 import type { Recipe, RecipePart } from './recipes.data.ts';
 import type { LaidStep, RoutineContext, RoutineStep } from './routine.types.ts';
 
@@ -20,15 +22,10 @@ function worthOf(exercise: Exercise, part: RecipePart, { voice, known }: Routine
 }
 
 /** Close to a performance nothing new is begun, and what comes before an exercise has come. */
-function isReady({ id, needs }: Exercise, context: RoutineContext, taken: ReadonlySet<string>): boolean {
+function isReady(exercise: Exercise, context: RoutineContext, taken: ReadonlySet<string>): boolean {
   const { known, hoursToPerformance = Infinity, rules = USUAL_RULES } = context;
-  if (hoursToPerformance <= rules.performance.nothingNewHours && !known.has(id)) return false;
-  return needs.every((id) => known.has(id) || taken.has(id));
-}
-
-/** Keys of a ladder before its way home. */
-function outwardKeys({ laid }: LaidStep): number {
-  return laid?.kind === 'pattern' ? laid.ladder.rungs.filter(({ leg }) => leg !== 'home').length : 0;
+  if (hoursToPerformance <= rules.performance.nothingNewHours && !known.has(exercise.id)) return false;
+  return hasWhatItNeeds(exercise, context, taken);
 }
 
 /** A key fewer of the longest ladder that can spare one; `null` where none can. */
@@ -68,14 +65,10 @@ export function fillRecipe(recipe: Recipe, context: RoutineContext, newId: () =>
       )
       .map((exercise) => ({ exercise, worth: worthOf(exercise, part, context) }))
       .sort((a, b) => b.worth - a.worth)
-      .filter(
-        ({ exercise }) =>
-          !layStep({ id: '', exerciseId: exercise.id, settings: {} }, exercise, context, sungSteps, 0).problem,
-      );
+      .filter(({ exercise }) => isSingable(exercise, context, sungSteps));
     if (!best) return [];
     taken.add(best.exercise.id);
-    const { kind } = best.exercise.work;
-    if (kind === 'pattern' || kind === 'siren') sungSteps += 1;
+    if (isSungWork(best.exercise)) sungSteps += 1;
     const step = { id: newId(), exerciseId: best.exercise.id, settings: {} };
     if (part.keep) kept.add(step.id);
     return [step];

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import highs from 'highs';
 import { thrownBy } from '../testing/thrown.ts';
 import { fitToBudget, type Fit, type FitStep } from './index.ts';
 
@@ -196,4 +197,39 @@ test('agrees with trying everything, on thousands of small cases', () => {
     }),
     { numRuns: 3000 },
   );
+});
+
+/** The same choice as a program for an integer solver; seconds in tenths, as the fit counts them. */
+function programOf(steps: readonly FitStep[], budget: number): string {
+  const name = (row: number, option: number): string => `x${String(row)}_${String(option)}`;
+  const terms = (of: (option: FitStep['options'][number]) => number): string =>
+    steps.flatMap(({ options }, row) => options.map((one, at) => `+ ${String(of(one))} ${name(row, at)}`)).join('\n ');
+  const one = steps.map(({ options }, row) => `${options.map((_, at) => name(row, at)).join(' + ')} = 1`).join('\n ');
+  return `Maximize
+ ${terms(({ worth }) => worth)}
+Subject To
+ ${terms(({ seconds }) => Math.ceil(seconds * 10 - 1e-9))} <= ${String(Math.floor(budget * 10))}
+ ${one}
+Binary
+ ${steps.flatMap(({ options }, row) => options.map((_, at) => name(row, at))).join('\n ')}
+End`;
+}
+
+test('is worth as much as an integer-programming solver finds, on large cases', async () => {
+  const solver = await highs.default();
+  const option = fc.tuple(fc.integer({ min: 50, max: 3500 }), fc.integer({ min: 1, max: 9999 }));
+  const large = fc.array(fc.array(option, { minLength: 12, maxLength: 24 }), { minLength: 12, maxLength: 20 });
+  for (const [seed, budget] of [600, 1200, 1800, 2400, 3000, 3600, 720, 900].entries()) {
+    const [rows = []] = fc.sample(large, { seed, numRuns: 1 });
+    const steps = rows.map((list, index) =>
+      step(
+        String(index),
+        list.map(([tenths, worth]) => [tenths / 10, worth / 1000]),
+      ),
+    );
+    const fit = fitToBudget(steps, budget);
+    const solved = solver.solve(programOf(steps, budget), { mip_rel_gap: 0 });
+    if (fit.feasible) expect(fit.worth).toBeCloseTo(solved.ObjectiveValue, 6);
+    else expect(solved.Status).toBe('Infeasible');
+  }
 });

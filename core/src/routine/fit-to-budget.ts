@@ -1,3 +1,4 @@
+import { fitBounds, type Unit } from './fit-bounds.ts';
 import { FitError } from '../errors.ts';
 
 /** One way to do a step: so long, worth so much. Seconds have the set-up in them. */
@@ -106,13 +107,6 @@ function greatestCommonDivisor(a: number, b: number): number {
   return b === 0 ? a : greatestCommonDivisor(b, a % b);
 }
 
-/** Every option beyond the least of its step, as whole units of one common length. */
-interface Unit {
-  readonly index: number;
-  readonly units: number;
-  readonly worth: number;
-}
-
 function unitsOf(
   rows: readonly Row[],
   spare: number,
@@ -140,25 +134,36 @@ function worthwhile(row: readonly Unit[]): readonly Unit[] {
   return kept.sort((a, b) => a.index - b.index);
 }
 
-/** Greatest worth of the steps from one on, for each exact number of units; −∞ where it cannot be had. */
+/** Far more than rounding can add up to, far less than a worth. */
+const SLACK = 1e-7;
+
+/**
+ * Greatest worth of the steps from one on, for each exact number of units; −∞ where it cannot be had, or where not even
+ * the best of the steps before could make a best choice of it.
+ */
 function bestFrom(rows: readonly (readonly Unit[])[], most: number): readonly Float64Array[] {
+  const { reached, mostOfFirst } = fitBounds(rows, most);
   let after = new Float64Array(most + 1).fill(-Infinity);
   after[0] = 0;
+  let live: number[] = [0];
   const tables = [after];
-  let reach = 0;
-  for (const row of [...rows].reverse()) {
+  for (let row = rows.length - 1; row >= 0; row -= 1) {
     const table = new Float64Array(most + 1).fill(-Infinity);
-    for (const { units, worth } of row) {
-      const end = Math.min(most, units + reach);
-      for (let total = units; total <= end; total += 1) {
+    const before = mostOfFirst[row];
+    const met: number[] = [];
+    for (const { units, worth } of rows[row] ?? [])
+      for (const state of live) {
+        const total = state + units;
+        if (total > most) continue;
         // Number() only tells the compiler that the index lies inside; it costs nothing.
-        const sum = worth + Number(after[total - units]);
+        const sum = worth + Number(after[state]);
+        if (sum + Number(before?.[most - total]) < reached - SLACK) continue;
+        if (table[total] === -Infinity) met.push(total);
         if (sum > Number(table[total])) table[total] = sum;
       }
-    }
-    reach = Math.min(most, reach + Math.max(...row.map(({ units }) => units)));
     tables.unshift(table);
     after = table;
+    live = met;
   }
   return tables;
 }

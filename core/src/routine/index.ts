@@ -16,8 +16,10 @@ export {
   type GateQuestion,
   type RecoveryDays,
 } from './gate.ts';
+export { keysOf, mannerThatWorked, type KeyWay } from './key-ways.ts';
 export { layRoutine } from './lay-routine.ts';
-export { layStep, USUAL_SET_UP } from './lay-step.ts';
+export { isSingable, layStep, USUAL_SET_UP } from './lay-step.ts';
+export { remedyFor, type Offered } from './remedy-for.ts';
 export { countdownOf, nextKey, secondsLeft, type Countdown } from './run-outlook.ts';
 export { runStepOf, startRun } from './run-plan.ts';
 export {
@@ -44,3 +46,10 @@ export {
   type StepSettings,
   type TravelApproach,
 } from './routine.types.ts';
+export { draftRoutine } from './draft-routine.ts';
+export type { DraftContext, DraftedRoutine, DraftedStep, PassedOver } from './draft.types.ts';
+export { fitRoutine, type FittedRoutine } from './fit-routine.ts';
+export { applyPatch, type Patched, type RoutinePatch } from './routine-patch.ts';
+export { MUTABLE_RULES, reviewRoutine } from './review/review-routine.ts';
+export type { Finding, Fix, ReviewContext, Severity } from './review/finding.types.ts';
+export { REVIEW_FIGURES, REVIEW_SOURCES } from './review/review.data.ts';

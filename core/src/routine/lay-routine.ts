@@ -1,10 +1,6 @@
 import { referenceOf } from '../voice/index.ts';
-import { layStep } from './lay-step.ts';
+import { isSung, layStep } from './lay-step.ts';
 import type { LaidRoutine, LaidStep, RoutineContext, RoutineStep } from './routine.types.ts';
-
-function isSung(step: LaidStep): boolean {
-  return step.laid?.kind === 'pattern' || step.laid?.kind === 'siren';
-}
 
 /**
  * Works a whole routine out for a voice today: limits, keys and seconds of every step, one after the other.

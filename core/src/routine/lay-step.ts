@@ -9,7 +9,7 @@ import {
 } from '../ladder/index.ts';
 import { resolveLimits, USUAL_RULES, type LimitContext, type Limits } from '../limits/index.ts';
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
-import { patternOfWork, type Exercise, type PatternWork, type Work } from '../shelf/index.ts';
+import { overlayFor, patternOfWork, type Exercise, type PatternWork, type Work } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
 import type {
   LaidLadder,
@@ -21,6 +21,7 @@ import type {
   StepSettings,
 } from './routine.types.ts';
 import { asTaught, isOlderVoice, openingPattern } from './as-taught.ts';
+import { keyWays } from './key-ways.ts';
 import { leftOutToday } from './allowed-today.ts';
 import { turnedSiren, turnedWork } from './turn-by-condition.ts';
 
@@ -79,6 +80,7 @@ function tempoOf(work: PatternWork, settings: StepSettings, context: RoutineCont
 }
 
 function layLadder(
+  { id, manners }: Exercise,
   written: PatternWork,
   settings: StepSettings,
   context: RoutineContext,
@@ -100,7 +102,7 @@ function layLadder(
     step: settings.step ?? work.step,
     travel: settings.travel ?? work.travel,
     ...(returnStep !== undefined && { returnStep }),
-    timesPerKey: settings.timesPerKey ?? work.timesPerKey,
+    timesPerKey: (settings.timesPerKey ?? work.timesPerKey) * Math.max(1, manners.length),
     ...(maxKeys !== undefined && { maxKeys }),
     touchLimit: settings.touchLimit ?? false,
     tempo: tempoOf(work, settings, context),
@@ -109,11 +111,13 @@ function layLadder(
     avoid: neverSounded(context.voice),
     ...(voice.bridges && { bridges: voice.bridges }),
   };
+  const ladder = buildLadder(input);
   return {
     kind: 'pattern',
     pattern,
     input,
-    ladder: buildLadder(input),
+    ladder,
+    ways: keyWays(ladder.rungs, manners, !context.known.has(id)),
     proposal: proposal ?? { start: input.start, movedBy: 0 },
   };
 }
@@ -168,6 +172,12 @@ function crossed(work: Work, limits: Limits): StepProblem | null {
   };
 }
 
+/** A shown key costs its time, but the student listens. */
+function voicedIn({ ladder, pattern, ways }: LaidLadder): number {
+  const shown = ladder.rungs.filter((_, index) => ways[index]?.help === 'shown');
+  return ladder.voicedSeconds - shown.reduce((sum, { tempo }) => sum + (pattern.voicedBeats * 60) / tempo, 0);
+}
+
 function workOut(exercise: Exercise, settings: StepSettings, context: RoutineContext, sungSteps: number): Outcome {
   const { work } = exercise;
   const leftOut = leftOutToday(exercise, context.voice, context);
@@ -182,9 +192,10 @@ function workOut(exercise: Exercise, settings: StepSettings, context: RoutineCon
   try {
     const laid =
       work.kind === 'pattern'
-        ? layLadder(work, settings, context, limits, sungSteps)
+        ? layLadder(exercise, work, settings, context, limits, sungSteps)
         : laySiren(work, settings, context, limits);
-    const { seconds, voicedSeconds, lowest, highest } = laid.kind === 'pattern' ? laid.ladder : laid.siren;
+    const { seconds, lowest, highest } = laid.kind === 'pattern' ? laid.ladder : laid.siren;
+    const voicedSeconds = laid.kind === 'pattern' ? voicedIn(laid) : laid.siren.voicedSeconds;
     const empty = lowest === null ? { problem: NO_KEY_LEFT } : {};
     return { laid, limits, limitContext, workSeconds: seconds, voicedSeconds, lowest, highest, ...empty };
   } catch (cause) {
@@ -197,6 +208,16 @@ const NO_KEY_LEFT: StepProblem = {
   message: 'Every key of this step would sound a note that is never sounded.',
   remedy: 'Change the start or the step, or take another exercise.',
 };
+
+/** Whether a laid step is sung in keys or glides, and so counts for what comes after it. */
+export function isSung({ laid }: Pick<LaidStep, 'laid'>): boolean {
+  return laid?.kind === 'pattern' || laid?.kind === 'siren';
+}
+
+/** Whether an exercise can be sung as it is on the shelf, after so many sung steps. */
+export function isSingable(exercise: Exercise, context: RoutineContext, sungSteps: number): boolean {
+  return !layStep({ id: '', exerciseId: exercise.id, settings: {} }, exercise, context, sungSteps, 0).problem;
+}
 
 /**
  * Works one step out for a voice today.
@@ -215,7 +236,8 @@ export function layStep(
   const exercise = asTaught(written, context);
   const isNew = !context.known.has(exercise.id);
   const { whenNew, whenKnown } = context.setUp ?? USUAL_SET_UP;
-  const setUpSeconds = isNew ? whenNew : whenKnown;
+  const overlay = overlayFor(exercise, step.settings.overlay);
+  const setUpSeconds = (isNew ? whenNew : whenKnown) + (overlay?.setUpSeconds ?? 0);
   const { workSeconds, ...outcome } = workOut(exercise, step.settings, context, sungSteps);
   const seconds = outcome.problem && outcome.lowest === null && workSeconds === 0 ? 0 : setUpSeconds + workSeconds;
   return { id: step.id, exercise, settings: step.settings, isNew, startsAt, setUpSeconds, seconds, ...outcome };

@@ -4,6 +4,7 @@ import type { Pattern } from '../pattern/index.ts';
 import type { Exercise } from '../shelf/index.ts';
 import type { Condition, Occasion, ReferenceRange, VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.ts';
+import type { KeyWay } from './key-ways.ts';
 
 /** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
 export interface StepSettings {
@@ -22,12 +23,16 @@ export interface StepSettings {
   readonly seconds?: number;
   /** Glides, cycles or repeats of a step that is not a ladder. */
   readonly repeats?: number;
+  /** Something laid over the step, the id of an overlay. */
+  readonly overlay?: string;
 }
 
 export interface RoutineStep {
   readonly id: string;
   readonly exerciseId: string;
   readonly settings: StepSettings;
+  /** Stays as it is when the routine is drafted again or fitted. */
+  readonly locked?: boolean;
 }
 
 /** The schools' answers on how a ladder travels. */
@@ -81,6 +86,8 @@ export interface LaidLadder {
   readonly input: LadderInput;
   readonly ladder: Ladder;
   readonly proposal: StartProposal;
+  /** How each rung is sung, in the order of the rungs. */
+  readonly ways: readonly KeyWay[];
 }
 
 export interface LaidSiren {

@@ -1,9 +1,11 @@
 import type { Ladder, LadderInput, Rung, Siren } from '../ladder/index.ts';
+import type { KeyWay } from './key-ways.ts';
+import { overlayFor } from '../shelf/index.ts';
 import type { LaidRoutine, LaidStep } from './routine.types.ts';
 import type { RunKey, RunState, RunStep } from './run.types.ts';
 
-/** The keys of a ladder as they are sung, each with the time to the next. */
-export function runKeysOf(ladder: Ladder): readonly RunKey[] {
+/** The keys of a ladder as they are sung, each with the time to the next, who sounds in it and its manner. */
+export function runKeysOf(ladder: Ladder, ways: readonly KeyWay[]): readonly RunKey[] {
   return ladder.rungs.map((rung: Rung, index) => ({
     tonic: rung.tonic,
     leg: rung.leg,
@@ -13,6 +15,7 @@ export function runKeysOf(ladder: Ladder): readonly RunKey[] {
     zone: rung.zone,
     cueSeconds: rung.singsAt - rung.startsAt,
     seconds: (ladder.rungs[index + 1]?.startsAt ?? rung.endsAt) - rung.startsAt,
+    ...ways[index],
   }));
 }
 
@@ -38,7 +41,10 @@ function passesOf(siren: Siren): readonly RunKey[] {
 export function runStepOf(step: LaidStep): RunStep {
   const { laid, exercise } = step;
   const ladder: LadderInput | undefined = laid?.kind === 'pattern' ? laid.input : undefined;
-  const keys = laid?.kind === 'pattern' ? runKeysOf(laid.ladder) : laid?.kind === 'siren' ? passesOf(laid.siren) : [];
+  const { manners } = exercise;
+  const overlay = overlayFor(exercise, step.settings.overlay);
+  const keys =
+    laid?.kind === 'pattern' ? runKeysOf(laid.ladder, laid.ways) : laid?.kind === 'siren' ? passesOf(laid.siren) : [];
   return {
     stepId: step.id,
     exerciseId: exercise.id,
@@ -48,6 +54,8 @@ export function runStepOf(step: LaidStep): RunStep {
     seconds: step.seconds,
     setUpSeconds: step.setUpSeconds,
     ...(ladder && { ladder }),
+    ...(manners.length > 0 && { manners }),
+    ...(overlay && { overlay: overlay.name }),
   };
 }
 

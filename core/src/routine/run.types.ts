@@ -1,5 +1,6 @@
 import type { LadderInput, Leg, Zone } from '../ladder/index.ts';
 import type { ExerciseKind } from '../limits/index.ts';
+import type { Help } from '../shelf/index.ts';
 
 /** Marks a teacher puts on a key; the last four stop the step. */
 export const MARKS = [
@@ -29,6 +30,9 @@ export interface RunKey {
   readonly zone: Zone;
   readonly seconds: number;
   readonly cueSeconds: number;
+  /** Who sounds; left out for the passes of a glide. */
+  readonly help?: Help;
+  readonly manner?: string;
 }
 
 /** A step as it stands in the run; a step without pitch has no keys. */
@@ -43,6 +47,10 @@ export interface RunStep {
   readonly setUpSeconds: number;
   /** What the way home is worked out from; only ladders have it. */
   readonly ladder?: LadderInput;
+  /** Ways in which one key is sung before moving. */
+  readonly manners?: readonly string[];
+  /** The name of what is laid over it. */
+  readonly overlay?: string;
 }
 
 /** A key as it was really sung, or left out on the way. */
@@ -57,6 +65,8 @@ export interface SungKey {
   readonly tempo: number;
   readonly outcome: 'sung' | 'skipped';
   readonly marks: readonly Mark[];
+  readonly help?: Help;
+  readonly manner?: string;
 }
 
 /** A run on its way: plain data, so that it can be kept and taken up again. */
@@ -85,4 +95,6 @@ export type RunAction =
   | { readonly type: 'effort'; readonly level: number; readonly id: string }
   /** Goes on with an easier relative in place of the step that was stopped. */
   | { readonly type: 'swap'; readonly step: RunStep }
+  /** Who sounds from this key to the end of the step, as the teacher wants it. */
+  | { readonly type: 'help'; readonly help: Help }
   | { readonly type: 'pause' | 'resume' };

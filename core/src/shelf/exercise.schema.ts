@@ -1,15 +1,13 @@
 import { z } from 'zod';
 import { STAGES } from '../limits/index.ts';
 import { MODES, type Mode } from '../pattern/index.ts';
+import { NOISES } from './noises.data.ts';
 import { CAUTIONS, STYLES, VOICE_TYPES } from '../voice/index.ts';
 
 const whole = z.int().min(1);
 const seconds = z.number().positive().max(900);
 const words = z.string().min(2).max(240);
 const modes = Object.keys(MODES) as [Mode, ...Mode[]];
-
-/** How loud an exercise is, the quietest first. */
-export const NOISES = ['silent', 'quiet', 'normal', 'loud'] as const;
 
 /** What can stand in the way of an exercise. */
 export const OBSTACLES = [
@@ -113,7 +111,16 @@ const cue = z.strictObject({
 
 const remedy = z.strictObject({ kind: z.enum(['cue', 'tempo', 'relative', 'lower-key', 'rest']), text: words });
 
-const watchFor = z.strictObject({ seen: words, causes: z.array(words).min(1), remedies: z.array(remedy).min(1) });
+/** Marks on a key that something to watch for can answer; the stop marks end the step instead. */
+export const ANSWERED_MARKS = ['strain', 'crack', 'pitch', 'breath', 'tension'] as const;
+
+const watchFor = z.strictObject({
+  seen: words,
+  /** Pressing this mark at the piano offers the remedies. */
+  mark: z.enum(ANSWERED_MARKS).optional(),
+  causes: z.array(words).min(1),
+  remedies: z.array(remedy).min(1),
+});
 
 const relative = z.strictObject({
   id: z.string(),

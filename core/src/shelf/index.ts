@@ -2,8 +2,8 @@ export { APPROACH_CHOICES } from './approach.data.ts';
 export { checkShelf } from './check-shelf.ts';
 export { cueFor, cuesOf, type Approach, type CuePlace } from './cue-for.ts';
 export {
+  ANSWERED_MARKS,
   exerciseSchema,
-  NOISES,
   OBSTACLES,
   type Cue,
   type Exercise,
@@ -12,8 +12,18 @@ export {
   type Work,
   type WrittenExercise,
 } from './exercise.schema.ts';
-export { isForVoice, isNoLouder, patternOfWork, spanOf, sungSyllables, syllablesFor } from './pattern-of.ts';
+export {
+  isForVoice,
+  isNoLouder,
+  isSungWork,
+  patternOfWork,
+  spanOf,
+  sungSyllables,
+  syllablesFor,
+} from './pattern-of.ts';
 export { helpPlan, type Help } from './help-plan.ts';
 export { LEARNING_RULES, OVERLAYS } from './learning.data.ts';
+export { NOISES } from './noises.data.ts';
+export { overlayFor, takesOverlay } from './overlays.ts';
 export { isPossibleWith, relativeThatFits, substitutesFor, type Kept } from './relatives.ts';
 export { shippedExercises } from './shipped.ts';

@@ -1,5 +1,6 @@
 import { markPattern, parsePattern, type Pattern } from '../pattern/index.ts';
-import { NOISES, type Exercise, type PatternWork } from './exercise.schema.ts';
+import type { Exercise, PatternWork } from './exercise.schema.ts';
+import { NOISES } from './noises.data.ts';
 
 /**
  * The pattern of an exercise's work, with syllables and marks.
@@ -40,4 +41,9 @@ export function syllablesFor(work: PatternWork, zone: 'low' | 'bridge' | 'above'
 /** Whether an exercise is for a voice of this type. */
 export function isForVoice(exercise: Pick<Exercise, 'voices'>, type: Exercise['voices'][number]): boolean {
   return exercise.voices.length === 0 || exercise.voices.includes(type);
+}
+
+/** Whether an exercise is sung in keys or glides; all else has time and no pitch. */
+export function isSungWork({ work }: Pick<Exercise, 'work'>): boolean {
+  return work.kind === 'pattern' || work.kind === 'siren';
 }

@@ -1,4 +1,12 @@
-import { isPossibleWith, OBSTACLES, shippedExercises, substitutesFor, type Exercise, type Obstacle } from './index.ts';
+import {
+  isPossibleWith,
+  OBSTACLES,
+  relativeThatFits,
+  shippedExercises,
+  substitutesFor,
+  type Exercise,
+  type Obstacle,
+} from './index.ts';
 
 const shelf = shippedExercises();
 const named = (id: string): Exercise => {
@@ -43,4 +51,17 @@ test('what the student knows comes before what is new, and what is lost is said'
 test('what this voice cannot sing today is passed over', () => {
   const found = substitutesFor(named('straw-slides'), 'no-straw', shelf, new Set(), ({ id }) => id === 'hum-glides');
   expect(found.map(({ exercise }) => exercise.id)).toEqual(['hum-glides']);
+});
+
+test('relatives in a circle come to an end', () => {
+  const base = named('thirds');
+  const ring = ['a', 'b', 'c'].map((id, index, ids): Exercise => ({
+    ...base,
+    id,
+    relatives: [{ id: ids[(index + 1) % ids.length] ?? id, as: 'easier' }],
+  }));
+  const circle = new Map(ring.map((exercise) => [exercise.id, exercise]));
+  const [first] = ring;
+  expect(first && relativeThatFits(first, circle, () => false)).toBeNull();
+  expect(first && relativeThatFits(first, circle, ({ id }) => id === 'c')?.id).toBe('c');
 });

@@ -3,9 +3,10 @@ import { AGILITY_AND_TONE } from './exercises/agility-and-tone.data.ts';
 import { BODY_AND_BREATH } from './exercises/body-and-breath.data.ts';
 import { BODY_AND_QUICK_BREATH } from './exercises/body-and-quick-breath.data.ts';
 import { MIDDLE } from './exercises/middle.data.ts';
+import { OCCLUDED } from './exercises/occluded.data.ts';
 import { OCCLUDED_AND_COOL } from './exercises/occluded-and-cool.data.ts';
 import { REGISTERS_AND_RANGE } from './exercises/registers-and-range.data.ts';
-import { RELEASE_AND_OCCLUDED } from './exercises/release-and-occluded.data.ts';
+import { RELEASE } from './exercises/release.data.ts';
 import { RESONANCE_AND_ONSET } from './exercises/resonance-and-onset.data.ts';
 import { WIDE_AND_STYLED } from './exercises/wide-and-styled.data.ts';
 import { WORDS_AND_STYLE } from './exercises/words-and-style.data.ts';
@@ -14,7 +15,8 @@ const WRITTEN: readonly WrittenExercise[] = [
   ...BODY_AND_BREATH,
   ...BODY_AND_QUICK_BREATH,
   ...OCCLUDED_AND_COOL,
-  ...RELEASE_AND_OCCLUDED,
+  ...RELEASE,
+  ...OCCLUDED,
   ...MIDDLE,
   ...RESONANCE_AND_ONSET,
   ...REGISTERS_AND_RANGE,

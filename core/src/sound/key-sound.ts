@@ -1,4 +1,5 @@
 import { isSounding, type Pattern, type SoundingEvent } from '../pattern/index.ts';
+import type { Help } from '../shelf/index.ts';
 import type { PitchRange } from '../voice/index.ts';
 import type { SoundEvent } from './sound.types.ts';
 import { voiceChord } from './voice-chord.ts';
@@ -14,6 +15,8 @@ export interface KeySoundInput {
   readonly tempo: number;
   readonly cueBeats: number;
   readonly avoid: readonly PitchRange[];
+  /** Who sounds; left out the tune is played with the student. */
+  readonly help?: Help;
 }
 
 function firstSounding(pattern: Pattern): SoundingEvent | undefined {
@@ -63,15 +66,23 @@ function tuneOf(
   ];
 }
 
+/** What of a key sounds by who sounds in it; alone the student is given the first note and nothing else. */
+const SOUNDS: Readonly<Record<Help, readonly SoundEvent['role'][]>> = {
+  shown: ['bass', 'chord', 'first-note', 'tune'],
+  together: ['bass', 'chord', 'first-note', 'tune'],
+  'cue-only': ['bass', 'chord', 'first-note'],
+  alone: ['first-note'],
+};
+
 /**
- * What the piano plays for one key: the chord and the first note, then the pattern. Nothing sounds inside a zone
- * unless the pattern itself does, and the ladder has struck such keys.
+ * What the piano plays for one key: the chord and the first note, then the pattern, as far as the key's help goes.
+ * Nothing sounds inside a zone unless the pattern itself does, and the ladder has struck such keys.
  *
  * @returns events in order of their start
  * @example a pattern in C at 120 bpm with a cue of 4 beats: the chord at 0 s, the first note at 1 s, the tune from 2 s
  */
 export function keySound(input: KeySoundInput): readonly SoundEvent[] {
-  const { pattern, tonic, tempo, cueBeats } = input;
+  const { pattern, tonic, tempo, cueBeats, help = 'together' } = input;
   let clock = (cueBeats * 60) / tempo;
   const tune = pattern.events.flatMap((event, index) => {
     const startSeconds = clock;
@@ -86,5 +97,5 @@ export function keySound(input: KeySoundInput): readonly SoundEvent[] {
       midi: note.midi + tonic,
     }));
   });
-  return [...cueEvents(input), ...tune];
+  return [...cueEvents(input), ...tune].filter(({ role }) => SOUNDS[help].includes(role));
 }

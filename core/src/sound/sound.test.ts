@@ -18,6 +18,16 @@ test('the chord, the first note, then the pattern', () => {
   ]);
 });
 
+test.each([
+  ['shown', ['bass', 'chord', 'first-note', 'tune']],
+  ['together', ['bass', 'chord', 'first-note', 'tune']],
+  ['cue-only', ['bass', 'chord', 'first-note']],
+  ['alone', ['first-note']],
+] as const)('in a key that is %s sound %j', (help, roles) => {
+  const key = { pattern: parsePattern('1 3 1'), tonic: 60, tempo: 90, cueBeats: 4, avoid: [], help };
+  expect([...new Set(keySound(key).map(({ role }) => role))]).toEqual(roles);
+});
+
 test('staccato is short, a glide sounds where it begins and arrives, no cue without beats', () => {
   const pattern = markPattern(parsePattern('1 1~5:2'), [{ kind: 'staccato', first: 0, last: 0 }]);
   const events = keySound({ pattern, tonic: 60, tempo: 60, cueBeats: 0, avoid: [] });

@@ -17,6 +17,7 @@ export {
   Texts,
   Whole,
 } from './fields.ts';
+export { openApiOf } from './open-api-of.ts';
 export { Problem, notFound, staleWrite } from './problem.ts';
 export { ProblemFilter } from './problem.filter.ts';
 export { Open, SessionGuard, Who, type SignedIn } from './session.ts';

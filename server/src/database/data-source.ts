@@ -2,13 +2,23 @@ import { DataSource, type DataSourceOptions } from 'typeorm';
 import { First1764000000000 } from './migrations/1764000000000-first.ts';
 import { KnowTheVoice1764600000000 } from './migrations/1764600000000-know-the-voice.ts';
 import { OwnExercises1764700000000 } from './migrations/1764700000000-own-exercises.ts';
+import { Mutes1765000000000 } from './migrations/1765000000000-mutes.ts';
+import { RoutineVersions1764900000000 } from './migrations/1764900000000-routine-versions.ts';
+import { SongsAndVersions1764800000000 } from './migrations/1764800000000-songs-and-versions.ts';
 
 /** Where the database is; its tables are made by migrations alone, each feature brings its own entities. */
 export function dataSourceOptions(url: string): DataSourceOptions {
   return {
     type: 'postgres',
     url,
-    migrations: [First1764000000000, KnowTheVoice1764600000000, OwnExercises1764700000000],
+    migrations: [
+      First1764000000000,
+      KnowTheVoice1764600000000,
+      OwnExercises1764700000000,
+      SongsAndVersions1764800000000,
+      RoutineVersions1764900000000,
+      Mutes1765000000000,
+    ],
     migrationsTransactionMode: 'each',
     synchronize: false,
     extra: { max: 12, connectionTimeoutMillis: 4000, idleTimeoutMillis: 30_000 },

@@ -4,6 +4,7 @@ import { LessonsModule } from '../lessons/index.ts';
 import { RangeChecksModule } from '../range-checks/index.ts';
 import { RoutinesModule } from '../routines/index.ts';
 import { RunsModule } from '../runs/index.ts';
+import { SongsModule } from '../songs/index.ts';
 import { StudentsModule } from '../students/index.ts';
 import { StudiosModule } from '../studios/index.ts';
 import { DemoController } from './demo.controller.ts';
@@ -18,6 +19,7 @@ import { DemoService } from './demo.service.ts';
     RoutinesModule,
     RunsModule,
     ExercisesModule,
+    SongsModule,
   ],
   controllers: [DemoController],
   providers: [DemoService],

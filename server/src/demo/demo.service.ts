@@ -1,5 +1,5 @@
 import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
-import type { Condition, Exercise } from '@soft-lark/core';
+import { readAbc, type Condition, type Exercise } from '@soft-lark/core';
 import dayjs from 'dayjs';
 import { DataSource } from 'typeorm';
 import { Clock, Problem, type SignedIn } from '../common/index.ts';
@@ -8,10 +8,12 @@ import { LessonsService } from '../lessons/index.ts';
 import { RangeChecksService } from '../range-checks/index.ts';
 import { RoutinesService, type RoutineDto } from '../routines/index.ts';
 import { RunsService } from '../runs/index.ts';
+import { SongsService } from '../songs/index.ts';
 import { StudentsService, type StudentDto } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
 import { chanceOf, type Chance } from './chance.ts';
 import { demoRun } from './demo-run.ts';
+import { REGATTA_TUNES } from './regatta-tunes.data.ts';
 import { DEMO_STUDENTS, TERN_LOCK, type DemoStudent } from './tern-lock.data.ts';
 
 const SEED = 20_261_125;
@@ -32,6 +34,7 @@ export class DemoService implements OnApplicationBootstrap {
     private readonly runs: RunsService,
     private readonly exercises: ExercisesService,
     private readonly checks: RangeChecksService,
+    private readonly songs: SongsService,
   ) {}
 
   async onApplicationBootstrap(): Promise<void> {
@@ -80,6 +83,11 @@ export class DemoService implements OnApplicationBootstrap {
     // Checks have a stream of their own, so that adding one leaves every run of the demo as it was.
     const ofChecks = chanceOf(SEED + 1);
     for (const person of DEMO_STUDENTS) await this.fillStudent(studioId, person, exercises, chance, ofChecks);
+    for (const tune of REGATTA_TUNES) {
+      const { title: name, events, tempo, tonicClass, mode, beatsPerBar } = readAbc(tune);
+      const song = { name, events, tempo, tonicClass, mode, beatsPerBar };
+      await this.songs.change(studioId, ofChecks.id(now), { version: 0, song });
+    }
     await this.source.query('update studio set is_demo = true where id = $1', [studioId]);
   }
 

@@ -225,7 +225,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
       type: 'contralto',
       age: 33,
       style: 'jazz',
-      goals: ['light top', 'vibrato'],
+      goals: ['light-top', 'vibrato'],
       speakingNote: 58,
       bridges: [{ low: 65, high: 66 }],
       avoid: [{ low: 52, high: 56, kind: 'never-sounded' }],

@@ -8,7 +8,7 @@ import {
   getSchemaPath,
 } from '@nestjs/swagger';
 import { exerciseSchema } from '@soft-lark/core';
-import { Who, type SignedIn } from '../common/index.ts';
+import { openApiOf, Who, type SignedIn } from '../common/index.ts';
 import { CollectionsService } from './collections.service.ts';
 import {
   ArchiveDto,
@@ -18,13 +18,22 @@ import {
   ImportDto,
   OwnMarkDto,
   ShelfImportDto,
+  type ExerciseVersionView,
   type ShelfExercise,
 } from './dto/exercises.dto.ts';
-import { shelfExerciseOpenApi } from './exercise.openapi.ts';
 import { ExercisesService } from './exercises.service.ts';
 import { ImportsService } from './imports.service.ts';
 
-const SHELF_EXERCISE = shelfExerciseOpenApi(exerciseSchema, getSchemaPath(OwnMarkDto));
+const SHELF_EXERCISE = openApiOf(exerciseSchema, { own: { $ref: getSchemaPath(OwnMarkDto) } });
+const EXERCISE_VERSION = {
+  type: 'object',
+  required: ['version', 'savedAt', 'exercise'],
+  properties: {
+    version: { type: 'integer' },
+    savedAt: { type: 'string', format: 'date-time' },
+    exercise: openApiOf(exerciseSchema, {}),
+  },
+};
 
 @ApiTags('exercises')
 @ApiExtraModels(OwnMarkDto)
@@ -57,6 +66,12 @@ export class ExercisesController {
   @ApiOkResponse({ type: ShelfImportDto })
   undo(@Who() { studioId }: SignedIn, @Param('importId', ParseUUIDPipe) id: string): Promise<ShelfImportDto> {
     return this.imports.undo(studioId, id);
+  }
+
+  @Get(':exerciseId/versions')
+  @ApiOkResponse({ schema: { type: 'array', items: EXERCISE_VERSION } })
+  versions(@Who() { studioId }: SignedIn, @Param('exerciseId') id: string): Promise<ExerciseVersionView[]> {
+    return this.exercises.versions(studioId, id);
   }
 
   @Put(':exerciseId')

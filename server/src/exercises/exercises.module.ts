@@ -6,11 +6,12 @@ import { CollectionsService } from './collections.service.ts';
 import { CollectionsController, ExercisesController } from './exercises.controller.ts';
 import { ExercisesService } from './exercises.service.ts';
 import { ImportsService } from './imports.service.ts';
+import { ExerciseVersion } from './exercise-version.entity.ts';
 import { OwnExercise } from './own-exercise.entity.ts';
 import { ShelfImport } from './shelf-import.entity.ts';
 
 @Module({
-  imports: [TypeOrmModule.forFeature([OwnExercise, Collection, ShelfImport]), StudentsModule],
+  imports: [TypeOrmModule.forFeature([OwnExercise, ExerciseVersion, Collection, ShelfImport]), StudentsModule],
   controllers: [ExercisesController, CollectionsController],
   providers: [ExercisesService, CollectionsService, ImportsService],
   exports: [ExercisesService],

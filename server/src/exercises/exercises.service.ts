@@ -5,8 +5,9 @@ import type { EntityManager } from 'typeorm';
 import { Clock, notFound, Problem, staleWrite } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudentsService } from '../students/index.ts';
-import type { ChangedExerciseDto, ShelfExercise } from './dto/exercises.dto.ts';
+import type { ChangedExerciseDto, ExerciseVersionView, ShelfExercise } from './dto/exercises.dto.ts';
 import { readExerciseBody } from './exercise.upgrade.ts';
+import { ExerciseVersion } from './exercise-version.entity.ts';
 import { OwnExercise, type StoredExercise } from './own-exercise.entity.ts';
 
 /** An exercise as it is written down. */
@@ -66,17 +67,46 @@ export class ExercisesService {
         remedy: 'Make a copy of it and change that.',
       });
     if (studentId !== undefined) await this.students.get(studioId, studentId);
-    const rows = this.scope.of(OwnExercise, studioId);
-    const next = { body: storedExercise(exercise), version: version + 1, updatedAt: this.clock.now() };
-    if (version === 0) {
+    const body = storedExercise(exercise);
+    const next = { body, version: version + 1, updatedAt: this.clock.now() };
+    const current = await this.scope.transaction(async (manager) => {
+      const rows = this.scope.of(OwnExercise, studioId, manager);
       const row = { ...next, id, studentId: studentId ?? null, archivedAt: null, importId: null, beforeImport: null };
-      await rows.insertNew([row]);
-    } else await rows.update({ id, version }, next);
-    const current = await rows.findOne({ id });
+      const isKept = version === 0 ? (await rows.insertNew([row])) > 0 : await rows.update({ id, version }, next);
+      if (isKept) await this.keepVersions(studioId, [{ id, ...next }], manager);
+      return rows.findOne({ id });
+    });
     if (!current) throw notFound('exercise');
     // An answer that was lost on the way is asked for again: the same content is no conflict.
     if (!isDeepStrictEqual(readExerciseBody(current.body), exercise)) throw staleWrite('exercise', this.view(current));
     return this.view(current);
+  }
+
+  /** How an exercise of the studio's own stood after each change, the latest first. */
+  async versions(studioId: string, id: string): Promise<ExerciseVersionView[]> {
+    const rows = this.scope.of(ExerciseVersion, studioId);
+    const found = await rows.find({ where: { exerciseId: id }, order: { version: 'DESC' } });
+    if (found.length === 0) throw notFound('exercise');
+    return found.map(({ version, savedAt, body }) => ({
+      version,
+      savedAt: savedAt.toISOString(),
+      exercise: readExerciseBody(body),
+    }));
+  }
+
+  /** Writes down how exercises stand after a change, within its transaction. */
+  async keepVersions(
+    studioId: string,
+    changed: readonly Pick<OwnExercise, 'id' | 'body' | 'version' | 'updatedAt'>[],
+    manager: EntityManager,
+  ): Promise<void> {
+    const rows = changed.map(({ id, body, version, updatedAt }) => ({
+      exerciseId: id,
+      version,
+      body,
+      savedAt: updatedAt,
+    }));
+    await this.scope.of(ExerciseVersion, studioId, manager).insertNew(rows);
   }
 
   /** Puts an exercise of the studio's own away, or back; routines that have it keep it. */

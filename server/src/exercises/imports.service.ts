@@ -80,6 +80,7 @@ export class ImportsService {
       const change = { body: storedExercise(exercise), version, importId, beforeImport: before.body, updatedAt };
       await rows.update({ id: exercise.id }, change);
     }
+    await this.exercises.keepVersions(studioId, await rows.find({ where: { importId } }), manager);
   }
 
   /** Takes an import back: what was new goes, or is put away where a routine has it; what was changed is as before. */
@@ -94,8 +95,11 @@ export class ImportsService {
       const taken = await rows.find({ where: { importId } });
       const none = { importId: null, beforeImport: null };
       for (const { id, beforeImport, version } of taken) {
-        if (beforeImport) await rows.update({ id }, { ...none, body: beforeImport, version: version + 1 });
-        else if (inUse.has(id)) await rows.update({ id }, { ...none, archivedAt: this.clock.now() });
+        if (beforeImport) {
+          const back = { body: beforeImport, version: version + 1, updatedAt: this.clock.now() };
+          await rows.update({ id }, { ...none, ...back });
+          await this.exercises.keepVersions(studioId, [{ id, ...back }], manager);
+        } else if (inUse.has(id)) await rows.update({ id }, { ...none, archivedAt: this.clock.now() });
       }
       await rows.delete({ importId });
       await this.scope.of(Collection, studioId, manager).delete({ importId });

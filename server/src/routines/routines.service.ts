@@ -5,6 +5,7 @@ import { StudioScope } from '../database/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
 import { StudentsService } from '../students/index.ts';
 import type { ChangedRoutineDto, NewRoutineDto, RoutineDto, RoutineFieldsDto } from './dto/routines.dto.ts';
+import { RoutineVersionsService } from './routine-versions.service.ts';
 import { Routine, type StoredSteps } from './routine.entity.ts';
 import { readSteps } from './steps.upgrade.ts';
 
@@ -19,6 +20,7 @@ export class RoutinesService {
     private readonly students: StudentsService,
     private readonly exercises: ExercisesService,
     private readonly clock: Clock,
+    private readonly versions: RoutineVersionsService,
   ) {}
 
   /** Routines of one student, or of all, the last changed first. */
@@ -36,7 +38,7 @@ export class RoutinesService {
     return this.view(routine);
   }
 
-  async create(studioId: string, wanted: NewRoutineDto): Promise<RoutineDto> {
+  async create(studioId: string, wanted: NewRoutineDto, accountId: string | null = null): Promise<RoutineDto> {
     await this.students.get(studioId, wanted.studentId);
     await this.checkSteps(studioId, wanted.steps);
     const { id, studentId, name, occasion, minutes } = wanted;
@@ -50,7 +52,11 @@ export class RoutinesService {
       version: 1,
       updatedAt: this.clock.now(),
     };
-    await this.scope.of(Routine, studioId).insertNew([row]);
+    await this.scope.transaction(async (manager) => {
+      if ((await this.scope.of(Routine, studioId, manager).insertNew([row])) === 0) return;
+      const body = { name, occasion, minutes, steps: row.steps };
+      await this.versions.keep(studioId, { routineId: id, version: 1, body }, accountId, manager);
+    });
     return this.get(studioId, id);
   }
 
@@ -58,11 +64,17 @@ export class RoutinesService {
     studioId: string,
     id: string,
     { version, name, occasion, minutes, steps }: ChangedRoutineDto,
+    accountId: string | null = null,
   ): Promise<RoutineDto> {
     await this.checkSteps(studioId, steps);
     const change = { name, occasion, minutes, steps: stored(steps) };
     const next = { ...change, version: version + 1, updatedAt: this.clock.now() };
-    const changed = await this.scope.of(Routine, studioId).update({ id, version }, next);
+    const changed = await this.scope.transaction(async (manager) => {
+      const isChanged = await this.scope.of(Routine, studioId, manager).update({ id, version }, next);
+      if (isChanged)
+        await this.versions.keep(studioId, { routineId: id, version: version + 1, body: change }, accountId, manager);
+      return isChanged;
+    });
     const current = await this.get(studioId, id);
     const now = {
       name: current.name,

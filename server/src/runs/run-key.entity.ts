@@ -1,4 +1,4 @@
-import type { Leg, Mark, SungKey } from '@soft-lark/core';
+import type { Help, Leg, Mark, SungKey } from '@soft-lark/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** One key as it was really sung, or left out on the way. */
@@ -42,4 +42,11 @@ export class RunKey {
 
   @Column('text', { array: true })
   marks!: Mark[];
+
+  /** Who sounded in it; null for glides, and for keys of before this was kept. */
+  @Column('text', { nullable: true })
+  help!: Help | null;
+
+  @Column('text', { nullable: true })
+  manner!: string | null;
 }

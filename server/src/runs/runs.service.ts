@@ -169,7 +169,15 @@ export class RunsService {
     sung: readonly SungKeyDto[],
   ): Promise<void> {
     const keys = this.scope.of(RunKey, studioId, manager);
-    await keys.insertNew(sung.map((key, position) => ({ ...key, runId, position })));
+    await keys.insertNew(
+      sung.map((key, position) => ({
+        ...key,
+        runId,
+        position,
+        help: key.help ?? null,
+        manner: key.manner ?? null,
+      })),
+    );
   }
 
   /** A routine that was deleted while the run went on is no reason to lose the run. */
@@ -204,7 +212,9 @@ export class RunsService {
     }));
   }
 
-  private keyView({ id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks }: RunKey): SungKeyDto {
-    return { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks };
+  private keyView({ help, manner, ...key }: RunKey): SungKeyDto {
+    const { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks } = key;
+    const way = { ...(help && { help }), ...(manner !== null && { manner }) };
+    return { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks, ...way };
   }
 }

@@ -6,10 +6,8 @@ import { Open, Who, type SignedIn } from '../common/index.ts';
 import { AccountService } from './account.service.ts';
 import { NewPasswordDto, PasswordDto, RecoveryCodesDto, RecoveryDto, SessionDto } from './dto/studios.dto.ts';
 import { closeSession, openSession } from './session-cookie.ts';
-import { SignInThrottle } from './sign-in-throttle.ts';
+import { SignInThrottle, TRIES } from './sign-in-throttle.ts';
 import { StudiosService } from './studios.service.ts';
-
-const TRIES = { default: { limit: 10, ttl: 60_000 } };
 
 @ApiTags('account')
 @Controller('account')

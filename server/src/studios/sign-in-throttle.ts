@@ -10,3 +10,8 @@ export class SignInThrottle extends ThrottlerGuard {
     return Promise.resolve(`${String(request['ip'])} ${email}`);
   }
 }
+
+const USUAL_TRIES = 10;
+
+/** Tries a minute that one address has at passwords and sign-ups; `SIGN_IN_TRIES` sets another number. */
+export const TRIES = { default: { limit: Number(process.env['SIGN_IN_TRIES'] ?? USUAL_TRIES), ttl: 60_000 } };

@@ -5,10 +5,8 @@ import type { Request } from 'express';
 import { Open, Who, type SignedIn } from '../common/index.ts';
 import { SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
 import { closeSession, openSession } from './session-cookie.ts';
-import { SignInThrottle } from './sign-in-throttle.ts';
+import { SignInThrottle, TRIES } from './sign-in-throttle.ts';
 import { StudiosService } from './studios.service.ts';
-
-const TRIES = { default: { limit: 10, ttl: 60_000 } };
 
 @ApiTags('studios')
 @Controller()

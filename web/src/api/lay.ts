@@ -3,6 +3,7 @@ import {
   type BreathHolds,
   type Allowance,
   type Exercise,
+  type Occasion,
   type RoutineContext,
   type RuleTable,
   type TravelApproach,
@@ -10,7 +11,7 @@ import {
   type LaidRoutine,
 } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
-import { useCallback } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { Routine } from './routines.queries.ts';
 import { sessionQuery, type Session } from './session.queries.ts';
 import type { Student, StudentToday } from './students.queries.ts';
@@ -69,5 +70,19 @@ export function useLay(): (
     (routine, day, exercises, now) =>
       layRoutine(routine.steps, { ...dayContext(day, studio, exercises, now), occasion: routine.occasion }),
     [studio],
+  );
+}
+
+/** The whole context of a routine on a student's day; stays the same while nothing of it does. */
+export function useRoutineContext(
+  day: Day,
+  exercises: ReadonlyMap<string, Exercise>,
+  now: Date,
+  occasion: Occasion,
+): RoutineContext {
+  const studio = useQuery(sessionQuery).data;
+  return useMemo(
+    () => ({ ...dayContext(day, studio, exercises, now), occasion }),
+    [day, studio, exercises, now, occasion],
   );
 }

@@ -16,6 +16,16 @@ export const routineQuery = (routineId: string) =>
     queryFn: () => dataOf(api.GET('/api/routines/{routineId}', { params: { path: { routineId } } })),
   });
 
+export type RoutineVersion = Schemas['RoutineVersionDto'];
+
+/** How a routine stood after each sitting, the latest first. */
+export const routineVersionsQuery = (routineId: string) =>
+  queryOptions({
+    queryKey: ['routines', routineId, 'versions'],
+    queryFn: () => dataOf(api.GET('/api/routines/{routineId}/versions', { params: { path: { routineId } } })),
+    staleTime: 0,
+  });
+
 export const addRoutine = (body: Schemas['NewRoutineDto']): Promise<Routine> =>
   dataOf(api.POST('/api/routines', { body }));
 

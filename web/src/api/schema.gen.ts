@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exercises/{exerciseId}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Exercises_versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exercises/{exerciseId}": {
         parameters: {
             query?: never;
@@ -260,6 +276,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/songs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Songs_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/songs/{songId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["Songs_change"];
+        post?: never;
+        delete: operations["Songs_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/routines": {
         parameters: {
             query?: never;
@@ -287,6 +335,22 @@ export interface paths {
         put: operations["Routines_change"];
         post?: never;
         delete: operations["Routines_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/routines/{routineId}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Routines_versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -335,6 +399,38 @@ export interface paths {
         put: operations["Runs_keep"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Mutes_list"];
+        put?: never;
+        post: operations["Mutes_mute"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mutes/{muteId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["Mutes_unmute"];
         options?: never;
         head?: never;
         patch?: never;
@@ -705,6 +801,12 @@ export interface components {
             exercises: string[];
             version: number;
         };
+        ChangedSongDto: {
+            version: number;
+            song: {
+                [key: string]: unknown;
+            };
+        };
         StepSettingsDto: {
             start?: number;
             step?: number;
@@ -719,12 +821,14 @@ export interface components {
             ceiling?: number;
             seconds?: number;
             repeats?: number;
+            overlay?: string;
         };
         RoutineStepDto: {
             /** Format: uuid */
             id: string;
             exerciseId: string;
             settings: components["schemas"]["StepSettingsDto"];
+            locked?: boolean;
         };
         RoutineDto: {
             name: string;
@@ -739,6 +843,17 @@ export interface components {
             version: number;
             /** Format: date-time */
             updatedAt: string;
+        };
+        RoutineVersionDto: {
+            name: string;
+            /** @enum {string} */
+            occasion: "lesson" | "home" | "performance";
+            minutes: number;
+            steps: components["schemas"]["RoutineStepDto"][];
+            version: number;
+            /** Format: date-time */
+            savedAt: string;
+            savedBy: string | null;
         };
         NewRoutineDto: {
             name: string;
@@ -819,6 +934,9 @@ export interface components {
             /** @enum {string} */
             outcome: "sung" | "skipped";
             marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy")[];
+            /** @enum {string} */
+            help?: "shown" | "together" | "cue-only" | "alone";
+            manner?: string;
         };
         StopDto: {
             /** Format: uuid */
@@ -869,6 +987,29 @@ export interface components {
             ease?: number;
             note: string;
             revision: number;
+        };
+        MuteDto: {
+            /** Format: uuid */
+            id: string;
+            rule: string;
+            reason: string;
+            /** Format: uuid */
+            studentId: string | null;
+            /** Format: uuid */
+            routineId: string | null;
+            /** Format: date-time */
+            mutedAt: string;
+        };
+        NewMuteDto: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            rule: "over-budget" | "under-budget" | "cannot-be-sung" | "over-todays-limit" | "first-step" | "load-jump" | "no-occluded" | "little-occluded" | "needs-first" | "left-high" | "nothing-comes-down" | "no-cool-down" | "early-peak" | "same-purpose" | "key-jump" | "other-voices" | "fast-breaths" | "avoid-zone" | "old-check" | "estimated" | "extends-before-performance" | "new-before-performance" | "song-top" | "song-run" | "goal-untouched" | "load-above-usual" | "nothing-new" | "stuck" | "out-of-order" | "twice-the-same" | "other-school";
+            reason: string;
+            /** Format: uuid */
+            studentId?: string;
+            /** Format: uuid */
+            routineId?: string;
         };
         RangeCheckDto: {
             low: number;
@@ -1488,6 +1629,8 @@ export interface operations {
                         /** @default [] */
                         watchFor: {
                             seen: string;
+                            /** @enum {string} */
+                            mark?: "strain" | "crack" | "pitch" | "breath" | "tension";
                             causes: string[];
                             remedies: {
                                 /** @enum {string} */
@@ -1588,6 +1731,254 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShelfImportDto"];
+                };
+            };
+        };
+    };
+    Exercises_versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exerciseId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        version: number;
+                        /** Format: date-time */
+                        savedAt: string;
+                        exercise: {
+                            id: string;
+                            name: string;
+                            shortName: string;
+                            /** @enum {string} */
+                            stage: "settle" | "breath" | "release" | "occluded" | "resonance" | "onset" | "middle" | "registers" | "range" | "agility" | "dynamics" | "tone" | "words" | "style" | "cool";
+                            /**
+                             * @default first
+                             * @enum {string}
+                             */
+                            level: "first" | "steady" | "advanced";
+                            /**
+                             * @default warms
+                             * @enum {string}
+                             */
+                            does: "warms" | "builds";
+                            load: number;
+                            /**
+                             * @default any
+                             * @enum {string}
+                             */
+                            register: "light" | "mixed" | "heavy" | "any";
+                            /** @default false */
+                            quiet: boolean;
+                            /** @default false */
+                            grit: boolean;
+                            /** @default false */
+                            extendsRange: boolean;
+                            /** @default [] */
+                            styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy")[];
+                            /** @default [] */
+                            voices: ("soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing")[];
+                            /** @default [] */
+                            goals: string[];
+                            /** @default [] */
+                            needs: string[];
+                            /**
+                             * @default normal
+                             * @enum {string}
+                             */
+                            noise: "silent" | "quiet" | "normal" | "loud";
+                            /** @default [] */
+                            kit: string[];
+                            /** @default  */
+                            why: string;
+                            work: {
+                                /** @enum {string} */
+                                kind: "pattern";
+                                pattern: string;
+                                /**
+                                 * @default major
+                                 * @enum {string}
+                                 */
+                                mode: "major" | "minor" | "harmonic-minor" | "dorian" | "mixolydian";
+                                syllables: string;
+                                /** @default [] */
+                                syllableSets: string[];
+                                /** @default {} */
+                                syllablesAt: {
+                                    low?: string;
+                                    bridge?: string;
+                                    above?: string;
+                                };
+                                /** @default [] */
+                                marks: {
+                                    /** @enum {string} */
+                                    kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait";
+                                    first: number;
+                                    last: number;
+                                }[];
+                                /**
+                                 * @default {
+                                 *       "usual": 84
+                                 *     }
+                                 */
+                                tempo: {
+                                    learn?: number;
+                                    usual: number;
+                                    fast?: number;
+                                };
+                                /**
+                                 * @default {
+                                 *       "rule": "low-anchor",
+                                 *       "semitones": 3
+                                 *     }
+                                 */
+                                placement: {
+                                    /** @enum {string} */
+                                    rule: "low-anchor";
+                                    /** @default 3 */
+                                    semitones: number;
+                                } | {
+                                    /** @enum {string} */
+                                    rule: "high-anchor";
+                                    /** @default 2 */
+                                    semitones: number;
+                                } | {
+                                    /** @enum {string} */
+                                    rule: "bridge-anchor";
+                                    /** @default 2 */
+                                    semitones: number;
+                                } | {
+                                    /** @enum {string} */
+                                    rule: "speaking-pitch";
+                                } | {
+                                    /** @enum {string} */
+                                    rule: "absolute";
+                                    notes: {
+                                        [key: string]: number;
+                                    };
+                                };
+                                /**
+                                 * @default rise-return
+                                 * @enum {string}
+                                 */
+                                travel: "rise" | "fall" | "rise-return" | "fall-return" | "rise-fall" | "stay";
+                                /** @default 1 */
+                                step: number;
+                                returnStep?: number;
+                                /** @default 3 */
+                                fewestKeys: number;
+                                mostKeys?: number;
+                                /** @default 1 */
+                                timesPerKey: number;
+                                /** @default 4 */
+                                cueBeats: number;
+                                /** @default 2 */
+                                restBeats: number;
+                            } | {
+                                /** @enum {string} */
+                                kind: "siren";
+                                lowShare: number;
+                                highShare: number;
+                                /** @enum {string} */
+                                shape: "up" | "down" | "up-down" | "down-up";
+                                repeats: number;
+                                secondsEach: number;
+                                /** @default 2 */
+                                restSeconds: number;
+                                syllables: string;
+                            } | {
+                                /** @enum {string} */
+                                kind: "breath";
+                                counts?: {
+                                    inCounts: number;
+                                    holdCounts: number;
+                                    outCounts: number;
+                                    restCounts: number;
+                                    cycles: number;
+                                    countTempo: number;
+                                };
+                                bursts?: {
+                                    repeats: number;
+                                    secondsEach: number;
+                                    restSeconds: number;
+                                };
+                                syllables?: string;
+                            } | {
+                                /** @enum {string} */
+                                kind: "timed";
+                                seconds: number;
+                                prompts: string[];
+                            } | {
+                                /** @enum {string} */
+                                kind: "spoken";
+                                repeats: number;
+                                beats: number;
+                                tempo: number;
+                                /** @default 0 */
+                                quickening: number;
+                                text: string;
+                            };
+                            /** @default [] */
+                            cues: {
+                                text: string;
+                                /**
+                                 * @default always
+                                 * @enum {string}
+                                 */
+                                at: "always" | "low" | "bridge" | "above" | "top" | "last";
+                                approach?: string;
+                            }[];
+                            /** @default [] */
+                            watchFor: {
+                                seen: string;
+                                /** @enum {string} */
+                                mark?: "strain" | "crack" | "pitch" | "breath" | "tension";
+                                causes: string[];
+                                remedies: {
+                                    /** @enum {string} */
+                                    kind: "cue" | "tempo" | "relative" | "lower-key" | "rest";
+                                    text: string;
+                                }[];
+                            }[];
+                            /** @default [] */
+                            relatives: {
+                                id: string;
+                                /** @enum {string} */
+                                as: "easier" | "shorter" | "instead";
+                                /** @enum {string} */
+                                when?: "cannot-trill" | "no-straw" | "thin-walls" | "seated" | "video-call" | "in-the-car" | "sore-lip";
+                            }[];
+                            /** @default [] */
+                            cautions: string[];
+                            /** @default [] */
+                            notWith: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+                            /** @default [] */
+                            manners: string[];
+                            senseCheck?: {
+                                /** @enum {string} */
+                                by: "hand" | "ear" | "eye";
+                                text: string;
+                            };
+                            /** @default [] */
+                            learnt: {
+                                name: string;
+                                text: string;
+                            }[];
+                            resistance?: number;
+                            /** @default false */
+                            optIn: boolean;
+                            copyOf?: string;
+                        };
+                    }[];
                 };
             };
         };
@@ -1797,6 +2188,8 @@ export interface operations {
                         /** @default [] */
                         watchFor: {
                             seen: string;
+                            /** @enum {string} */
+                            mark?: "strain" | "crack" | "pitch" | "breath" | "tension";
                             causes: string[];
                             remedies: {
                                 /** @enum {string} */
@@ -2043,6 +2436,8 @@ export interface operations {
                         /** @default [] */
                         watchFor: {
                             seen: string;
+                            /** @enum {string} */
+                            mark?: "strain" | "crack" | "pitch" | "breath" | "tension";
                             causes: string[];
                             remedies: {
                                 /** @enum {string} */
@@ -2134,6 +2529,117 @@ export interface operations {
             header?: never;
             path: {
                 collectionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    Songs_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        name: string;
+                        events: {
+                            midi?: number;
+                            to?: number;
+                            beats: number;
+                            syllable?: string;
+                            continues?: boolean;
+                        }[];
+                        /** @default 84 */
+                        tempo: number;
+                        tonicClass?: number;
+                        /**
+                         * @default major
+                         * @enum {string}
+                         */
+                        mode: "major" | "minor" | "harmonic-minor" | "dorian" | "mixolydian";
+                        /** @default 4 */
+                        beatsPerBar: number;
+                        /** @default 0 */
+                        pickupBeats: number;
+                        /** Format: uuid */
+                        id: string;
+                        version: number;
+                    }[];
+                };
+            };
+        };
+    };
+    Songs_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                songId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedSongDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        name: string;
+                        events: {
+                            midi?: number;
+                            to?: number;
+                            beats: number;
+                            syllable?: string;
+                            continues?: boolean;
+                        }[];
+                        /** @default 84 */
+                        tempo: number;
+                        tonicClass?: number;
+                        /**
+                         * @default major
+                         * @enum {string}
+                         */
+                        mode: "major" | "minor" | "harmonic-minor" | "dorian" | "mixolydian";
+                        /** @default 4 */
+                        beatsPerBar: number;
+                        /** @default 0 */
+                        pickupBeats: number;
+                        /** Format: uuid */
+                        id: string;
+                        version: number;
+                    };
+                };
+            };
+        };
+    };
+    Songs_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                songId: string;
             };
             cookie?: never;
         };
@@ -2256,6 +2762,27 @@ export interface operations {
             };
         };
     };
+    Routines_versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                routineId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutineVersionDto"][];
+                };
+            };
+        };
+    };
     Runs_beltEvidence: {
         parameters: {
             query?: never;
@@ -2341,6 +2868,67 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["RunDto"];
                 };
+            };
+        };
+    };
+    Mutes_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuteDto"][];
+                };
+            };
+        };
+    };
+    Mutes_mute: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewMuteDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MuteDto"];
+                };
+            };
+        };
+    };
+    Mutes_unmute: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                muteId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

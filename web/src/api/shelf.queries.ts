@@ -34,6 +34,18 @@ export const keepExercise = (exercise: Exercise, version: number, studentId?: st
 export const archiveExercise = (exerciseId: string, isArchived: boolean): Promise<unknown> =>
   dataOf(api.PUT('/api/exercises/{exerciseId}/archive', { params: { path: { exerciseId } }, body: { isArchived } }));
 
+export type ExerciseVersion = { readonly version: number; readonly savedAt: string; readonly exercise: Exercise };
+
+/** How an exercise of the studio's own stood after each change, the latest first. */
+export const versionsQuery = (exerciseId: string) =>
+  queryOptions({
+    queryKey: ['exercises', exerciseId, 'versions'],
+    queryFn: async (): Promise<readonly ExerciseVersion[]> =>
+      (await dataOf(
+        api.GET('/api/exercises/{exerciseId}/versions', { params: { path: { exerciseId } } }),
+      )) as readonly ExerciseVersion[],
+  });
+
 export const collectionsQuery = queryOptions({
   queryKey: ['collections'],
   queryFn: () => dataOf(api.GET('/api/collections')),

@@ -74,6 +74,16 @@ function tupletsOf(line: readonly StaffSign[], notes: readonly StaveNote[]): Tup
   return tuplets;
 }
 
+/** Words stand on one line under the lowest note, however high their own notes are. */
+function alignWords(notes: readonly StaveNote[], stave: Stave): void {
+  for (const note of notes) note.setStave(stave);
+  const lowestOf = (note: StaveNote): number => Math.max(...note.getYs());
+  const lowest = Math.max(...notes.map(lowestOf), stave.getYForLine(4));
+  for (const note of notes)
+    for (const word of note.getModifiersByType(Annotation.CATEGORY))
+      if (word instanceof Annotation) word.setTextLine((lowest - lowestOf(note)) / stave.getSpacingBetweenLines());
+}
+
 interface LinePlace {
   readonly staff: Staff;
   readonly width: number;
@@ -85,14 +95,21 @@ function drawLine(element: HTMLDivElement, line: readonly StaffSign[], { staff, 
   const context = new Renderer(element, Renderer.Backends.SVG).resize(width, LINE_HEIGHT).getContext();
   context.setFillStyle(ink).setStrokeStyle(ink);
   const notes = line.map((sign) => noteOf(sign, staff.clef));
-  const wanted = 110 + line.length * Math.max(LEAST_SIGN, (width - 110) / Math.max(line.length, 12));
-  const stave = new Stave(0, TOP, Math.min(width - 2, wanted));
-  stave.addClef(staff.clef).addKeySignature(staff.signature).setContext(context).draw();
   const voice = new Voice().setMode(Voice.Mode.SOFT).addTickables(notes);
+  const formatter = new Formatter().joinVoices([voice]);
+  const wanted = 110 + line.length * Math.max(LEAST_SIGN, (width - 110) / Math.max(line.length, 12));
+  // Words may ask for more room than there is: then the line is drawn smaller rather than over the edge.
+  const least = 130 + formatter.preCalculateMinTotalWidth([voice]);
+  const staveWidth = Math.max(least, Math.min(width - 2, wanted));
+  const scale = Math.min(1, (width - 2) / staveWidth);
+  context.scale(scale, scale);
+  const stave = new Stave(0, TOP, staveWidth);
+  stave.addClef(staff.clef).addKeySignature(staff.signature).setContext(context).draw();
   const tuplets = tupletsOf(line, notes);
   Accidental.applyAccidentals([voice], staff.signature);
-  new Formatter().joinVoices([voice]).formatToStave([voice], stave);
+  formatter.formatToStave([voice], stave);
   const beams = Beam.generateBeams(notes, { maintainStemDirections: true });
+  alignWords(notes, stave);
   voice.draw(context, stave);
   for (const beam of beams) beam.setContext(context).draw();
   for (const tuplet of tuplets) tuplet.setContext(context).draw();

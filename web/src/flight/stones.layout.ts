@@ -1,4 +1,4 @@
-import { keyName, type Ladder, type RunKey, type SkippedKey } from '@soft-lark/core';
+import { keyName, keysOf, type Ladder, type RunKey, type SkippedKey } from '@soft-lark/core';
 import { writeNote } from '../text/note-names.ts';
 
 /** One key as a stepping stone. */
@@ -40,7 +40,7 @@ const LABEL_WIDTH = 58;
 
 /** Puts struck keys back where the travel passes them: right after the sung key they follow in pitch and leg. */
 function inTravelOrder(ladder: Ladder, patternHigh: number): PlacedKey[] {
-  const placed: PlacedKey[] = ladder.rungs.map(({ tonic, high, startsAt }) => ({
+  const placed: PlacedKey[] = keysOf(ladder.rungs).map(({ tonic, high, startsAt }) => ({
     tonic,
     topNote: writeNote(high),
     isStruck: false,

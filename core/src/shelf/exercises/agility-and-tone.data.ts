@@ -1,6 +1,6 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
-import { lower, say, take, tell, tempo, watch } from './write.ts';
+import { lower, say, take, tell, tempo, watch, on } from './write.ts';
 
 export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
   {
@@ -25,8 +25,8 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
       'Lighter, and it runs by itself.',
     ),
     watchFor: [
-      watch('Notes run together', 'too fast', tempo('Eight beats slower.'), take('Five fast, twice.')),
-      watch('An h in front of notes', 'belly pumps', tell('One stroke of the bow.')),
+      on('pitch', watch('Notes run together', 'too fast', tempo('Eight beats slower.'), take('Five fast, twice.'))),
+      on('breath', watch('An h in front of notes', 'belly pumps', tell('One stroke of the bow.'))),
     ],
     relatives: [{ id: 'five-fast-twice', as: 'easier' }],
   },
@@ -47,8 +47,8 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     },
     cues: say('The main note is the hub.', 'Small as a curl of rope.', 'Then rest on it, straight.'),
     watchFor: [
-      watch('The lower note is missing', 'too fast', tempo('Six beats slower.')),
-      watch('Jaw helps', 'effort', tell('Fingertip on the chin, only to watch.')),
+      on('pitch', watch('The lower note is missing', 'too fast', tempo('Six beats slower.'))),
+      on('tension', watch('Jaw helps', 'effort', tell('Fingertip on the chin, only to watch.'))),
     ],
     relatives: [{ id: 'little-steps', as: 'easier' }],
   },
@@ -75,8 +75,8 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
       at: 'above',
     }),
     watchFor: [
-      watch('Threes become twos', 'rushing', tempo('Eight beats slower.')),
-      watch('Ends below pitch', 'weight slides down', tell('Hear the last note before you start.')),
+      on('pitch', watch('Threes become twos', 'rushing', tempo('Eight beats slower.'))),
+      on('pitch', watch('Ends below pitch', 'weight slides down', tell('Hear the last note before you start.'))),
     ],
     relatives: [{ id: 'five-fast-twice', as: 'easier' }],
   },
@@ -101,8 +101,8 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
       at: 'top',
     }),
     watchFor: [
-      watch('Chest jumps', 'breath high', tell('Hand at the side.')),
-      watch('Notes hit from below', 'not heard before', tell('Hear it, then let it jump.')),
+      on('breath', watch('Chest jumps', 'breath high', tell('Hand at the side.'))),
+      on('pitch', watch('Notes hit from below', 'not heard before', tell('Hear it, then let it jump.'))),
     ],
     relatives: [{ id: 'chord-up-and-down', as: 'easier' }],
   },
@@ -128,8 +128,8 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
       at: 'bridge',
     }),
     watchFor: [
-      watch('Smeared', 'too fast', tempo('Ten beats slower.')),
-      watch('Every note with a push', 'counting', tell('Two swings, not nine notes.')),
+      on('pitch', watch('Smeared', 'too fast', tempo('Ten beats slower.'))),
+      on('strain', watch('Every note with a push', 'counting', tell('Two swings, not nine notes.'))),
     ],
     relatives: [
       { id: 'little-steps', as: 'easier' },
@@ -160,13 +160,16 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     },
     cues: say('Begin at half of what you have.', 'Grow by air, not by throat.', 'The way back is the longer one.'),
     watchFor: [
-      watch(
-        'A step in the swell',
-        'register changes late',
-        tell('Slower there.'),
-        take('Soft clear start, then fade.'),
+      on(
+        'crack',
+        watch(
+          'A step in the swell',
+          'register changes late',
+          tell('Slower there.'),
+          take('Soft clear start, then fade.'),
+        ),
       ),
-      watch('Fade turns to air', 'let go too soon', tell('Stay clear, only smaller.')),
+      on('breath', watch('Fade turns to air', 'let go too soon', tell('Stay clear, only smaller.'))),
     ],
     relatives: [{ id: 'soft-clear-start', as: 'easier' }],
     manners: ['as it comes', 'softer', 'softest that stays clear'],
@@ -194,8 +197,8 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
       at: 'above',
     }),
     watchFor: [
-      watch('Full from the start', 'no room left', tell('Half of it at the bottom.')),
-      watch('Grows with the throat', 'squeezed', tell('More air, same vowel.')),
+      on('strain', watch('Full from the start', 'no room left', tell('Half of it at the bottom.'))),
+      on('strain', watch('Grows with the throat', 'squeezed', tell('More air, same vowel.'))),
     ],
     relatives: [{ id: 'same-size-all-the-way', as: 'easier' }],
   },
@@ -222,7 +225,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     },
     cues: say('It calms down like water.', 'Air goes on.', 'Straight is not tight.'),
     watchFor: [
-      watch('Straight is squeezed', 'held in the throat', tell('A breath more air.')),
+      on('strain', watch('Straight is squeezed', 'held in the throat', tell('A breath more air.'))),
       watch('No vibrato to begin with', 'held from the start', take('Slide a third into vibrato.')),
     ],
     relatives: [{ id: 'straight-until-the-last-note', as: 'instead' }],
@@ -245,7 +248,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     },
     cues: say('Slide up and let go at the top.', 'Do not make it swing; allow it.', 'Slide home.'),
     watchFor: [
-      watch('Jaw shakes', 'made by hand', tell('Hand at the jaw, only to watch.')),
+      on('tension', watch('Jaw shakes', 'made by hand', tell('Hand at the jaw, only to watch.'))),
       watch('Nothing swings', 'held', tell('Sway while you sing.'), tempo('A little faster.')),
     ],
     relatives: [{ id: 'open-fifth-glided', as: 'easier' }],
@@ -290,8 +293,8 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     work: { kind: 'pattern', pattern: '1:3 1', syllables: 'ah m', tempo: { usual: 66 }, travel: 'rise', mostKeys: 5 },
     cues: say('Close the lips; the swing goes on.', 'Nothing is switched off.', 'End when the air ends.'),
     watchFor: [
-      watch('Hum goes stiff', 'lips pressed', tell('Lips only touch.')),
-      watch('Breath stops at the close', 'end too early', tell('The hum is longer than you think.')),
+      on('tension', watch('Hum goes stiff', 'lips pressed', tell('Lips only touch.'))),
+      on('breath', watch('Breath stops at the close', 'end too early', tell('The hum is longer than you think.'))),
     ],
     relatives: [{ id: 'ng-opens-to-ah', as: 'easier' }],
   },
@@ -313,7 +316,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     },
     cues: say('Like somebody who does not believe a word.', 'Narrow, never loud.', 'Keep a little of it for later.'),
     watchFor: [
-      watch('Throat squeezes', 'too much of it', tell('Half as wry.')),
+      on('strain', watch('Throat squeezes', 'too much of it', tell('Half as wry.'))),
       watch('Only nasal', 'palate down', tell('Pinch the nose: it must go on.')),
     ],
     relatives: [{ id: 'down-from-five', as: 'easier' }],
@@ -340,7 +343,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     cues: say('A kitten behind a door.', 'Small is the whole art.', 'Fall asleep on the last note.'),
     watchFor: [
       watch('Swells on the first note', 'high feels big', tell('Begin later and smaller.')),
-      watch('Air in the tone', 'too loose', tell('Begin with a small y.')),
+      on('breath', watch('Air in the tone', 'too loose', tell('Begin with a small y.'))),
     ],
     relatives: [
       { id: 'from-light-down', as: 'instead' },
@@ -367,8 +370,14 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     },
     cues: say('First tin, then velvet, then you.', 'The note stays, only the room changes.', 'Which one did you like?'),
     watchFor: [
-      watch('Pitch changes with the colour', 'tongue pulls', tell('Listen to the note, not to the colour.')),
-      watch('Dark is swallowed', 'tongue back', tell('Tip of the tongue forward.'), lower('A key lower.')),
+      on(
+        'pitch',
+        watch('Pitch changes with the colour', 'tongue pulls', tell('Listen to the note, not to the colour.')),
+      ),
+      on(
+        'tension',
+        watch('Dark is swallowed', 'tongue back', tell('Tip of the tongue forward.'), lower('A key lower.')),
+      ),
     ],
     relatives: [{ id: 'five-vowels-one-corridor', as: 'easier' }],
     cautions: ['A deliberate contrast: bright and dark here are meant to differ.'],

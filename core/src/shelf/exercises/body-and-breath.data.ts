@@ -28,11 +28,13 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'tension',
         seen: 'Knees pushed back',
         causes: ['standing to attention'],
         remedies: [{ kind: 'cue', text: 'Bounce twice, then stay.' }],
       },
       {
+        mark: 'tension',
         seen: 'Chest lifted high',
         causes: ['trying to look tall'],
         remedies: [{ kind: 'cue', text: 'Breathe out and let the ribs come to rest.' }],
@@ -61,11 +63,13 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'breath',
         seen: 'Breath held in the reach',
         causes: ['stretching too far'],
         remedies: [{ kind: 'cue', text: 'Half the reach, and sigh.' }],
       },
       {
+        mark: 'tension',
         seen: 'Shoulders up at the ears',
         causes: ['circles too quick'],
         remedies: [{ kind: 'cue', text: 'Drop them with a breath out, then begin again.' }],
@@ -94,11 +98,13 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'breath',
         seen: 'Shoulders rise on the way in',
         causes: ['breathing too much', 'breathing too fast'],
         remedies: [{ kind: 'cue', text: 'Half the breath, through the nose.' }],
       },
       {
+        mark: 'breath',
         seen: 'A gasp at the end',
         causes: ['the way out is too long'],
         remedies: [{ kind: 'tempo', text: 'Count a little faster.' }],
@@ -128,11 +134,13 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'breath',
         seen: 'Strong at first, then nothing',
         causes: ['all the air let go at once'],
         remedies: [{ kind: 'cue', text: 'Begin at half the strength.' }],
       },
       {
+        mark: 'strain',
         seen: 'Squeezed at the end',
         causes: ['counting too far'],
         remedies: [
@@ -165,11 +173,13 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'tension',
         seen: 'Jaw pushed forward',
         causes: ['opening by effort'],
         remedies: [{ kind: 'cue', text: 'Let it drop back and down.' }],
       },
       {
+        mark: 'tension',
         seen: 'Neck stiff while shaking',
         causes: ['shake too big'],
         remedies: [{ kind: 'cue', text: 'Half the size.' }],
@@ -207,6 +217,7 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'A hard start',
         causes: ['beginning too loud'],
         remedies: [{ kind: 'cue', text: 'Air first, then sound.' }],
@@ -248,11 +259,13 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'tension',
         seen: 'Jaw jumps at ah',
         causes: ['opening for loudness'],
         remedies: [{ kind: 'cue', text: 'Say it as if half asleep.' }],
       },
       {
+        mark: 'tension',
         seen: 'Tongue pulled back',
         causes: ['dark vowel on purpose'],
         remedies: [{ kind: 'cue', text: 'Tip of the tongue at the lower teeth.' }],

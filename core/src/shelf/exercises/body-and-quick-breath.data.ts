@@ -1,6 +1,6 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
-import { rest, say, take, tell, tempo, watch } from './write.ts';
+import { rest, say, take, tell, tempo, watch, on } from './write.ts';
 
 export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
   {
@@ -51,7 +51,7 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
     cues: say('Smaller than anyone can see.', 'The head floats on top of the neck.', 'Breathe while you nod.'),
     watchFor: [
       watch('Big circles', 'making an exercise of it', tell('Only the very top of the neck.')),
-      watch('Shoulders rise', 'cold; concentration', tell('Drop them with a sigh first.')),
+      on('tension', watch('Shoulders rise', 'cold; concentration', tell('Drop them with a sigh first.'))),
     ],
     relatives: [{ id: 'shoulder-rolls', as: 'instead' }],
   },
@@ -75,8 +75,8 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
     },
     cues: say('As light as smoothing paper.', 'Teeth apart, lips together.', 'Let the jaw be led.'),
     watchFor: [
-      watch('Presses hard', 'wanting it to work quickly', tell('Half the weight of the fingers.')),
-      watch('Teeth stay closed', 'habit', tell('Tongue between the teeth for a moment.')),
+      on('tension', watch('Presses hard', 'wanting it to work quickly', tell('Half the weight of the fingers.'))),
+      on('tension', watch('Teeth stay closed', 'habit', tell('Tongue between the teeth for a moment.'))),
     ],
     relatives: [{ id: 'jaw-hang-and-shake', as: 'instead' }],
     cautions: ['Temples, hinge and the back of the neck only, lightly; never the front or side of the neck.'],
@@ -98,8 +98,8 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
     },
     cues: say('Arms like ropes on a quay.', 'The hum comes with the sway.', 'Slower than the music would be.'),
     watchFor: [
-      watch('Sways from the shoulders only', 'feet nailed down', tell('Lift one heel, then the other.')),
-      watch('Hum is pushed', 'wanting to be heard', tell('Hum for yourself alone.')),
+      on('tension', watch('Sways from the shoulders only', 'feet nailed down', tell('Lift one heel, then the other.'))),
+      on('strain', watch('Hum is pushed', 'wanting to be heard', tell('Hum for yourself alone.'))),
     ],
     relatives: [{ id: 'shoulder-rolls', as: 'instead', when: 'seated' }],
   },
@@ -119,13 +119,16 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
     },
     cues: say('In through a wide back.', 'Stay open, do not lock.', 'Out as if fogging a window.'),
     watchFor: [
-      watch(
-        'Throat locks on the hold',
-        'held with the neck',
-        tell('Stay open as if about to speak.'),
-        take('Quiet shoulders.'),
+      on(
+        'strain',
+        watch(
+          'Throat locks on the hold',
+          'held with the neck',
+          tell('Stay open as if about to speak.'),
+          take('Quiet shoulders.'),
+        ),
       ),
-      watch('Gasps after the rest', 'counts too long today', tempo('A quicker count.')),
+      on('breath', watch('Gasps after the rest', 'counts too long today', tempo('A quicker count.'))),
     ],
     relatives: [{ id: 'low-wide-breath', as: 'easier' }],
     cautions: ['No hold over four counts; stop at any light head.'],
@@ -146,8 +149,8 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
       'All four from one breath.',
     ),
     watchFor: [
-      watch('The throat does the stopping', 'belly waits', tell('Stop the belly, not the throat.')),
-      watch('The last burst is empty', 'first one too big', tell('Share it out: four equal pieces.')),
+      on('strain', watch('The throat does the stopping', 'belly waits', tell('Stop the belly, not the throat.'))),
+      on('breath', watch('The last burst is empty', 'first one too big', tell('Share it out: four equal pieces.'))),
     ],
     relatives: [{ id: 'long-hiss', as: 'easier' }],
   },
@@ -164,8 +167,11 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
     work: { kind: 'breath', bursts: { repeats: 2, secondsEach: 10, restSeconds: 20 }, syllables: 'f, sh' },
     cues: say('Ten little puffs, soft ones.', 'The belly springs back by itself.', 'Shoulders know nothing of it.'),
     watchFor: [
-      watch('Breath is topped up each time', 'belly not let go', tell('Let go after each puff; air comes in alone.')),
-      watch('Head nods along', 'neck helps', tell('Look at one spot on the wall.')),
+      on(
+        'breath',
+        watch('Breath is topped up each time', 'belly not let go', tell('Let go after each puff; air comes in alone.')),
+      ),
+      on('tension', watch('Head nods along', 'neck helps', tell('Look at one spot on the wall.'))),
     ],
     relatives: [{ id: 'low-wide-breath', as: 'easier' }],
     cautions: ['Gently; not with hernia, prolapse, recent birth or surgery.'],
@@ -186,8 +192,8 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
     },
     cues: say('Half gone at four.', 'Empty on eight, not before and not after.', 'Rest before you fill again.'),
     watchFor: [
-      watch('Empty at six', 'starts too strongly', tell('Begin as if it were twelve.')),
-      watch('Air left over', 'saving too much', tell('Give a little more from the start.')),
+      on('breath', watch('Empty at six', 'starts too strongly', tell('Begin as if it were twelve.'))),
+      on('breath', watch('Air left over', 'saving too much', tell('Give a little more from the start.'))),
     ],
     relatives: [{ id: 'long-hiss', as: 'instead' }],
     senseCheck: { by: 'ear', text: 'The hiss sounds the same on one and on seven.' },
@@ -216,8 +222,14 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
       'Short, and then quite still.',
     ),
     watchFor: [
-      watch('It scratches in the throat', 'too loud', tell('Half as loud, twice as quick.'), take('Soft pulses.')),
-      watch('Nothing moves at the waist', 'acting with the face only', tell('Hand at the side: push it away.')),
+      on(
+        'strain',
+        watch('It scratches in the throat', 'too loud', tell('Half as loud, twice as quick.'), take('Soft pulses.')),
+      ),
+      on(
+        'breath',
+        watch('Nothing moves at the waist', 'acting with the face only', tell('Hand at the side: push it away.')),
+      ),
     ],
     relatives: [
       { id: 'soft-pulses', as: 'easier' },
@@ -239,8 +251,8 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
     work: { kind: 'breath', bursts: { repeats: 2, secondsEach: 8, restSeconds: 30 }, syllables: 'h' },
     cues: say('Like a small dog in the shade.', 'Tongue and jaw hang.', 'Stop before you want to.'),
     watchFor: [
-      watch('Light head', 'too deep; too long', rest('Sit, breathe slowly, and leave it for today.')),
-      watch('Chest does it', 'breath climbs', tell('Hand on the belly, slower.')),
+      on('breath', watch('Light head', 'too deep; too long', rest('Sit, breathe slowly, and leave it for today.'))),
+      on('breath', watch('Chest does it', 'breath climbs', tell('Hand on the belly, slower.'))),
     ],
     relatives: [{ id: 'low-wide-breath', as: 'easier' }],
     cautions: [
@@ -260,8 +272,8 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
     work: { kind: 'breath', bursts: { repeats: 2, secondsEach: 8, restSeconds: 30 } },
     cues: say('Sniff as if something smelled good.', 'In and out, the same small size.', 'Shoulders at rest.'),
     watchFor: [
-      watch('Light head', 'too deep', rest('Sit, breathe slowly, and leave it for today.')),
-      watch('Nostrils pinch', 'too strong', tell('Half as much air.')),
+      on('breath', watch('Light head', 'too deep', rest('Sit, breathe slowly, and leave it for today.'))),
+      on('tension', watch('Nostrils pinch', 'too strong', tell('Half as much air.'))),
     ],
     relatives: [{ id: 'low-wide-breath', as: 'easier' }],
     cautions: [
@@ -292,8 +304,8 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
       'The last round sounds like the first.',
     ),
     watchFor: [
-      watch('Squeezes out the last round', 'making a record of it', tell('One round fewer, and easy.')),
-      watch('First round too full', 'everything at once', tell('Begin as if you were halfway.')),
+      on('strain', watch('Squeezes out the last round', 'making a record of it', tell('One round fewer, and easy.'))),
+      on('breath', watch('First round too full', 'everything at once', tell('Begin as if you were halfway.'))),
     ],
     relatives: [{ id: 'long-hiss', as: 'easier' }],
   },
@@ -315,8 +327,8 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
     },
     cues: say('Sit, both feet on the floor.', 'Open throat; the ribs do it.', 'Let go long before you must.'),
     watchFor: [
-      watch('Any light head', 'too long', rest('Breathe, stay seated; holds are over.')),
-      watch('Face goes red', 'bearing down', rest('Let go now; no more holds today.')),
+      on('breath', watch('Any light head', 'too long', rest('Breathe, stay seated; holds are over.'))),
+      on('strain', watch('Face goes red', 'bearing down', rest('Let go now; no more holds today.'))),
     ],
     relatives: [{ id: 'even-box', as: 'easier' }],
     cautions: [

@@ -27,11 +27,17 @@ export const MIDDLE: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'tension',
         seen: 'Sound stuck in the throat',
         causes: ['tongue pulled back'],
         remedies: [{ kind: 'cue', text: 'Tip of the tongue at the lower teeth.' }],
       },
-      { seen: 'Jaw tight', causes: ['teeth together'], remedies: [{ kind: 'cue', text: 'Chew while you hum.' }] },
+      {
+        mark: 'tension',
+        seen: 'Jaw tight',
+        causes: ['teeth together'],
+        remedies: [{ kind: 'cue', text: 'Chew while you hum.' }],
+      },
     ],
     relatives: [{ id: 'hum-glides', as: 'easier' }],
   },
@@ -57,11 +63,13 @@ export const MIDDLE: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'pitch',
         seen: 'Slides between the notes',
         causes: ['unsure of the next one'],
         remedies: [{ kind: 'tempo', text: 'Slower, a breath before each.' }],
       },
       {
+        mark: 'strain',
         seen: 'Shouted',
         causes: ['too low a start'],
         remedies: [{ kind: 'cue', text: 'Sing it to someone close by.' }],
@@ -96,6 +104,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
         remedies: [{ kind: 'cue', text: 'Sing ah as if it were eh.' }],
       },
       {
+        mark: 'breath',
         seen: 'Breath between the vowels',
         causes: ['a new start each time'],
         remedies: [{ kind: 'cue', text: 'One bow stroke for all five.' }],
@@ -125,11 +134,13 @@ export const MIDDLE: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'A click at the start',
         causes: ['folds pressed together'],
         remedies: [{ kind: 'cue', text: 'Imagine an h that nobody hears.' }],
       },
       {
+        mark: 'breath',
         seen: 'Breath before the tone',
         causes: ['too loose a start'],
         remedies: [{ kind: 'cue', text: 'Start as if in the middle of a word.' }],
@@ -155,6 +166,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'The first note is pushed',
         causes: ['no breath ready'],
         remedies: [
@@ -163,6 +175,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
         ],
       },
       {
+        mark: 'strain',
         seen: 'The bottom grows heavy',
         causes: ['weight carried down'],
         remedies: [{ kind: 'cue', text: 'Land like a cat.' }],
@@ -191,11 +204,13 @@ export const MIDDLE: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'tension',
         seen: 'Chin lifts with the pitch',
         causes: ['reaching for the note'],
         remedies: [{ kind: 'cue', text: 'Look at the horizon.' }],
       },
       {
+        mark: 'strain',
         seen: 'Louder with each key',
         causes: ['chest carried up'],
         remedies: [
@@ -226,11 +241,13 @@ export const MIDDLE: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'pitch',
         seen: 'Upper notes under pitch',
         causes: ['weight carried up'],
         remedies: [{ kind: 'tempo', text: 'Eight beats slower.' }],
       },
       {
+        mark: 'tension',
         seen: 'Jaw wags on lah',
         causes: ['jaw does the tongue’s work'],
         remedies: [{ kind: 'cue', text: 'Fingers on the chin, only to watch.' }],
@@ -255,11 +272,13 @@ export const MIDDLE: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'The top sticks out',
         causes: ['aiming at it'],
         remedies: [{ kind: 'cue', text: 'Sing through it on the way down.' }],
       },
       {
+        mark: 'breath',
         seen: 'Breath gone before home',
         causes: ['too slow'],
         remedies: [{ kind: 'tempo', text: 'Eight beats faster.' }],

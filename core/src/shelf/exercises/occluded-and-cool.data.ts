@@ -32,11 +32,13 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'crack',
         seen: 'The trill stops',
         causes: ['lips dry', 'too little air'],
         remedies: [{ kind: 'cue', text: 'Moist lips, fingertips at the corners of the mouth.' }],
       },
       {
+        mark: 'breath',
         seen: 'Too much blowing',
         causes: ['pushing for loudness'],
         remedies: [{ kind: 'cue', text: 'Half the air, half the sound.' }],
@@ -73,6 +75,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'crack',
         seen: 'The trill stops at the top',
         causes: ['air runs out', 'lips tighten'],
         remedies: [
@@ -81,6 +84,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
         ],
       },
       {
+        mark: 'breath',
         seen: 'Shoulders help',
         causes: ['breath too high'],
         remedies: [{ kind: 'cue', text: 'Breathe low, then begin.' }],
@@ -119,11 +123,13 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'tension',
         seen: 'Cheeks blown up hard',
         causes: ['too much pressure'],
         remedies: [{ kind: 'cue', text: 'Less breath; a wider straw.' }],
       },
       {
+        mark: 'crack',
         seen: 'It breaks in the middle',
         causes: ['holding the low weight too long'],
         remedies: [
@@ -165,11 +171,13 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'Pressed at the bottom',
         causes: ['looking for sound down there'],
         remedies: [{ kind: 'cue', text: 'Let the low notes be small.' }],
       },
       {
+        mark: 'breath',
         seen: 'Air beside the straw',
         causes: ['lips too loose'],
         remedies: [{ kind: 'cue', text: 'Lips round it like a kiss.' }],
@@ -197,11 +205,13 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'breath',
         seen: 'The buzz turns to hiss',
         causes: ['voice lets go'],
         remedies: [{ kind: 'cue', text: 'More hum, less air.' }],
       },
       {
+        mark: 'tension',
         seen: 'Jaw clenched',
         causes: ['holding the teeth together'],
         remedies: [{ kind: 'cue', text: 'A finger of room between the back teeth.' }],
@@ -236,11 +246,13 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'tension',
         seen: 'Teeth together',
         causes: ['humming from habit'],
         remedies: [{ kind: 'cue', text: 'Chew twice, then hum.' }],
       },
       {
+        mark: 'crack',
         seen: 'A gap on the way up',
         causes: ['too loud below'],
         remedies: [{ kind: 'cue', text: 'Begin half as loud.' }],
@@ -273,11 +285,13 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'Still loud',
         causes: ['the last exercise rings on'],
         remedies: [{ kind: 'rest', text: 'One quiet breath, then half as loud.' }],
       },
       {
+        mark: 'strain',
         seen: 'Pressed at the bottom',
         causes: ['going too low'],
         remedies: [{ kind: 'lower-key', text: 'Stop two keys earlier.' }],
@@ -311,8 +325,18 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
       { text: 'Last one, then silence.', at: 'last' },
     ],
     watchFor: [
-      { seen: 'It grows', causes: ['still performing'], remedies: [{ kind: 'cue', text: 'Only for your own ears.' }] },
-      { seen: 'Air runs out', causes: ['glide too slow'], remedies: [{ kind: 'tempo', text: 'A little quicker.' }] },
+      {
+        mark: 'strain',
+        seen: 'It grows',
+        causes: ['still performing'],
+        remedies: [{ kind: 'cue', text: 'Only for your own ears.' }],
+      },
+      {
+        mark: 'breath',
+        seen: 'Air runs out',
+        causes: ['glide too slow'],
+        remedies: [{ kind: 'tempo', text: 'A little quicker.' }],
+      },
     ],
     relatives: [{ id: 'falling-hum', as: 'instead', when: 'no-straw' }],
     cautions: [STRAW_CAUTION],

@@ -1,6 +1,6 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
-import { lower, say, take, tell, tempo, watch } from './write.ts';
+import { lower, say, take, tell, tempo, watch, on } from './write.ts';
 
 const NO_STRETCH = 'Not on a tired or recovering day, and not within three days of a performance.';
 
@@ -17,7 +17,7 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
     cues: say('The vowel opens at the turn.', 'Eleven notes, one thought.', { text: 'Slimmer here.', at: 'bridge' }),
     watchFor: [
       watch('Ah spreads', 'mouth opens sideways', tell('Ah in the shape of oh.')),
-      watch('Runs out at the end', 'first notes too full', tell('Save the breath for the way down.')),
+      on('breath', watch('Runs out at the end', 'first notes too full', tell('Save the breath for the way down.'))),
     ],
     relatives: [{ id: 'up-and-down-five', as: 'easier' }],
   },
@@ -42,8 +42,15 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       at: 'low',
     }),
     watchFor: [
-      watch('Steps instead of a slide', 'fingers on a keyboard in the mind', tell('Draw it in the air with a finger.')),
-      watch('Heavy bottom', 'leaning on it', tell('Start it as a sigh.')),
+      on(
+        'pitch',
+        watch(
+          'Steps instead of a slide',
+          'fingers on a keyboard in the mind',
+          tell('Draw it in the air with a finger.'),
+        ),
+      ),
+      on('strain', watch('Heavy bottom', 'leaning on it', tell('Start it as a sigh.'))),
     ],
     relatives: [{ id: 'down-from-five', as: 'instead' }],
   },
@@ -61,8 +68,8 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       at: 'last',
     }),
     watchFor: [
-      watch('Third too high', 'major habit', tell('Hear the chord first.'), tempo('Slower.')),
-      watch('Sound gets heavy', 'sad is not heavy', tell('Lighter oo.')),
+      on('pitch', watch('Third too high', 'major habit', tell('Hear the chord first.'), tempo('Slower.'))),
+      on('strain', watch('Sound gets heavy', 'sad is not heavy', tell('Lighter oo.'))),
     ],
     relatives: [
       { id: 'little-steps', as: 'shorter' },
@@ -92,8 +99,14 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       'Slower through the turn, not louder.',
     ),
     watchFor: [
-      watch('It breaks in the same place', 'weight carried up', tell('Half the size there.'), take('Ng sirens.')),
-      watch('The break is hidden', 'throat closes before it', tell('Let it crack; we are only listening.')),
+      on(
+        'crack',
+        watch('It breaks in the same place', 'weight carried up', tell('Half the size there.'), take('Ng sirens.')),
+      ),
+      on(
+        'crack',
+        watch('The break is hidden', 'throat closes before it', tell('Let it crack; we are only listening.')),
+      ),
     ],
     relatives: [
       { id: 'ng-sirens', as: 'easier' },
@@ -120,8 +133,11 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       'Home without a thump.',
     ),
     watchFor: [
-      watch('Top bigger', 'thrown', tell('Sing the low note for the high one.')),
-      watch('Bottom lost', 'attention stays above', tell('Come home on purpose.'), lower('Two keys lower.')),
+      on('strain', watch('Top bigger', 'thrown', tell('Sing the low note for the high one.'))),
+      on(
+        'pitch',
+        watch('Bottom lost', 'attention stays above', tell('Come home on purpose.'), lower('Two keys lower.')),
+      ),
     ],
     relatives: [
       { id: 'open-glides', as: 'easier' },
@@ -152,8 +168,11 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       { text: 'No wider, no louder.', at: 'above' },
     ),
     watchFor: [
-      watch('Each repeat louder', 'pushing through', tell('Let the fourth be the smallest.')),
-      watch('It flips on the second', 'released at once', tell('Narrower still.'), take('Chord up and down.')),
+      on('strain', watch('Each repeat louder', 'pushing through', tell('Let the fourth be the smallest.'))),
+      on(
+        'crack',
+        watch('It flips on the second', 'released at once', tell('Narrower still.'), take('Chord up and down.')),
+      ),
     ],
     relatives: [{ id: 'chord-up-and-down', as: 'easier' }],
   },
@@ -184,7 +203,7 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
     ),
     watchFor: [
       watch('Slows down at the top', 'fear', tempo('Eight beats faster.')),
-      watch('Chin lifts', 'reaching', tell('Look at the horizon.'), lower('Turn round here.')),
+      on('tension', watch('Chin lifts', 'reaching', tell('Look at the horizon.'), lower('Turn round here.'))),
     ],
     relatives: [
       { id: 'octave-and-a-third', as: 'easier' },
@@ -213,8 +232,8 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
     },
     cues: say('Bounce like a small ball.', 'Hollow and light is right.', 'The last one stays and stays light.'),
     watchFor: [
-      watch('It flips into chest', 'lip opens too far', tell('Rounder, smaller.')),
-      watch('Only air', 'not closed yet', tell('Begin with a small w.')),
+      on('crack', watch('It flips into chest', 'lip opens too far', tell('Rounder, smaller.'))),
+      on('breath', watch('Only air', 'not closed yet', tell('Begin with a small w.'))),
     ],
     relatives: [{ id: 'from-light-down', as: 'instead' }],
   },
@@ -237,8 +256,8 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       { text: 'Smooth from the first.', approach: 'cracks=always-smooth' },
     ),
     watchFor: [
-      watch('The crack is avoided by shouting', 'ashamed of it', tell('Smaller, and crack on purpose.')),
-      watch('Knees lock on the leap', 'bracing', tell('Sway while you sing it.')),
+      on('crack', watch('The crack is avoided by shouting', 'ashamed of it', tell('Smaller, and crack on purpose.'))),
+      on('tension', watch('Knees lock on the leap', 'bracing', tell('Sway while you sing it.'))),
     ],
     relatives: [{ id: 'octave-leap-and-settle', as: 'easier' }],
     manners: ['as it comes', 'smooth'],
@@ -268,8 +287,8 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       { text: 'Touch and turn.', at: 'top' },
     ),
     watchFor: [
-      watch('The seventh is flat', 'tired of climbing', tell('Hear the eighth before it.')),
-      watch('Breath gone on the way down', 'top held', tempo('Eight beats faster.')),
+      on('pitch', watch('The seventh is flat', 'tired of climbing', tell('Hear the eighth before it.'))),
+      on('breath', watch('Breath gone on the way down', 'top held', tempo('Eight beats faster.'))),
     ],
     relatives: [
       { id: 'six-up-six-down', as: 'shorter' },
@@ -303,8 +322,8 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       'Land as softly as you left.',
     ),
     watchFor: [
-      watch('Top squeezed', 'too high today', lower('Two keys lower.'), take('Octave and a third.')),
-      watch('Notes between are lost', 'jumping', tempo('Ten beats slower.')),
+      on('strain', watch('Top squeezed', 'too high today', lower('Two keys lower.'), take('Octave and a third.'))),
+      on('pitch', watch('Notes between are lost', 'jumping', tempo('Ten beats slower.'))),
     ],
     relatives: [
       { id: 'octave-and-a-third', as: 'easier' },
@@ -334,8 +353,8 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       'If it is only air, that is the end of the stairs.',
     ),
     watchFor: [
-      watch('Chin goes down', 'digging', tell('Eyes on the horizon.')),
-      watch('Growl', 'pressed', tell('Half the size.'), take('Low sigh with a sob colour.')),
+      on('tension', watch('Chin goes down', 'digging', tell('Eyes on the horizon.'))),
+      on('strain', watch('Growl', 'pressed', tell('Half the size.'), take('Low sigh with a sob colour.'))),
     ],
     relatives: [
       { id: 'open-fifth-glided', as: 'easier' },
@@ -362,7 +381,10 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
     ),
     watchFor: [
       watch('Last note dull', 'nothing left', tell('A little less above, a little more below.')),
-      watch('Leap is shouted', 'run up too heavy', tell('The fifth already light.'), lower('Two keys lower.')),
+      on(
+        'strain',
+        watch('Leap is shouted', 'run up too heavy', tell('The fifth already light.'), lower('Two keys lower.')),
+      ),
     ],
     relatives: [
       { id: 'chord-up-and-down', as: 'easier' },

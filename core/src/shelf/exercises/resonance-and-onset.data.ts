@@ -1,6 +1,6 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
-import { rest, say, take, tell, tempo, watch } from './write.ts';
+import { rest, say, take, tell, tempo, watch, on } from './write.ts';
 
 export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
   {
@@ -21,8 +21,8 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     },
     cues: say('Call to the keeper on the other side.', 'Answer your own call.', 'Round as a lamp.'),
     watchFor: [
-      watch('The lower note is missed', 'guessing', tell('Hear it inside first.'), tempo('Slower.')),
-      watch('Shouted', 'far is not loud', tell('The water carries it.')),
+      on('pitch', watch('The lower note is missed', 'guessing', tell('Hear it inside first.'), tempo('Slower.'))),
+      on('strain', watch('Shouted', 'far is not loud', tell('The water carries it.'))),
     ],
     relatives: [{ id: 'little-steps', as: 'easier' }],
   },
@@ -44,8 +44,8 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     },
     cues: say('Mean it: yes, quite so.', 'Where does it buzz? Leave it there.', 'Lips just touch.'),
     watchFor: [
-      watch('It sits in the throat', 'too low', tell('A more surprised mm-hm.')),
-      watch('Teeth together', 'habit', tell('Room for a cherry between the teeth.')),
+      on('tension', watch('It sits in the throat', 'too low', tell('A more surprised mm-hm.'))),
+      on('tension', watch('Teeth together', 'habit', tell('Room for a cherry between the teeth.'))),
     ],
     relatives: [{ id: 'hum-glides', as: 'instead' }],
     senseCheck: { by: 'hand', text: 'A fingertip on the lips or the bridge of the nose feels it buzz.' },
@@ -96,8 +96,11 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
       at: 'low',
     }),
     watchFor: [
-      watch('A bump at the opening', 'new breath behind the vowel', tell('Same breath, only the door opens.')),
-      watch('Low notes growl', 'pushed down', tell('Lighter as it falls.')),
+      on(
+        'crack',
+        watch('A bump at the opening', 'new breath behind the vowel', tell('Same breath, only the door opens.')),
+      ),
+      on('strain', watch('Low notes growl', 'pushed down', tell('Lighter as it falls.'))),
     ],
     relatives: [
       { id: 'falling-hum', as: 'easier' },
@@ -119,7 +122,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     }),
     watchFor: [
       watch('Z without voice', 'air only', tell('A fingertip at the teeth must buzz.')),
-      watch('Vowels through the nose', 'n goes on', tell('Pinch the nose: nothing may change.')),
+      on('tension', watch('Vowels through the nose', 'n goes on', tell('Pinch the nose: nothing may change.'))),
     ],
     relatives: [{ id: 'hum-on-the-chord', as: 'easier' }],
     senseCheck: { by: 'hand', text: 'With the nose pinched the vowel sounds the same.' },
@@ -142,8 +145,8 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     },
     cues: say('As if comforting somebody small.', 'The glide is slow and whole.', 'Let the end dissolve.'),
     watchFor: [
-      watch('Tongue pulled back', 'making it dark', tell('Tip of the tongue at the lower teeth.')),
-      watch('Creak at the bottom', 'lower than it is', tell('Stop a note earlier.')),
+      on('tension', watch('Tongue pulled back', 'making it dark', tell('Tip of the tongue at the lower teeth.'))),
+      on('strain', watch('Creak at the bottom', 'lower than it is', tell('Stop a note earlier.'))),
     ],
     relatives: [{ id: 'yawn-and-sigh-down', as: 'easier' }],
   },
@@ -171,8 +174,8 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
       'Your own words are better.',
     ),
     watchFor: [
-      watch('It scratches', 'shouted', tell('Higher and thinner.'), take('Across the lock.')),
-      watch('Breath gone after two words', 'air spilled', tell('Speak it slowly first.')),
+      on('strain', watch('It scratches', 'shouted', tell('Higher and thinner.'), take('Across the lock.'))),
+      on('breath', watch('Breath gone after two words', 'air spilled', tell('Speak it slowly first.'))),
     ],
     relatives: [
       { id: 'across-the-lock', as: 'easier' },
@@ -198,8 +201,8 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     },
     cues: say('First air, then tone.', 'Then tone with a tap, gently.', 'Then both at once: that is the one.'),
     watchFor: [
-      watch('The firm one is hit', 'pressed shut', tell('A tap, as on glass.')),
-      watch('All three sound alike', 'not heard yet', tell('Make the first one absurdly airy.')),
+      on('strain', watch('The firm one is hit', 'pressed shut', tell('A tap, as on glass.'))),
+      on('breath', watch('All three sound alike', 'not heard yet', tell('Make the first one absurdly airy.'))),
     ],
     relatives: [{ id: 'hum-on-the-chord', as: 'easier' }],
     senseCheck: { by: 'ear', text: 'The third begins with neither an h nor a click.' },
@@ -224,8 +227,8 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     },
     cues: say('As soft as you can be clear.', 'Fade, but never into air.', { text: 'A shade smaller.', at: 'above' }),
     watchFor: [
-      watch('It starts with air', 'too careful', tell('A tiny bit firmer.')),
-      watch('It goes flat as it fades', 'breath stops', tell('The air goes on under the fade.')),
+      on('breath', watch('It starts with air', 'too careful', tell('A tiny bit firmer.'))),
+      on('pitch', watch('It goes flat as it fades', 'breath stops', tell('The air goes on under the fade.'))),
     ],
     relatives: [{ id: 'three-starts', as: 'easier' }],
     manners: ['soft', 'softer', 'softest that stays clear'],
@@ -247,8 +250,8 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     },
     cues: say('Consonants as small as raindrops.', 'Light and short, then stay.', 'The throat does nothing at all.'),
     watchFor: [
-      watch('Heavy drops', 'belly hits each note', tell('Only the tongue; the air is already there.')),
-      watch('Tongue sticks', 'too slow', tempo('Six beats faster.')),
+      on('strain', watch('Heavy drops', 'belly hits each note', tell('Only the tongue; the air is already there.'))),
+      on('tension', watch('Tongue sticks', 'too slow', tempo('Six beats faster.'))),
     ],
     relatives: [{ id: 'tongue-only-jaw-quiet', as: 'easier' }],
   },
@@ -274,8 +277,8 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     },
     cues: say('Creak like a door in no hurry.', 'Let the note come up through it.', 'Softly, and for a moment only.'),
     watchFor: [
-      watch('Creak is pressed', 'making it louder', tell('Quieter than breathing.')),
-      watch('Dry tickle afterwards', 'too much of it', rest('A sip of water, and no more today.')),
+      on('strain', watch('Creak is pressed', 'making it louder', tell('Quieter than breathing.'))),
+      on('strain', watch('Dry tickle afterwards', 'too much of it', rest('A sip of water, and no more today.'))),
     ],
     relatives: [{ id: 'three-starts', as: 'instead' }],
     cautions: ['Soft, six to eight seconds at a time, two to three minutes in all; not when hoarse.'],

@@ -26,6 +26,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'Shouted leap',
         causes: ['low note too heavy'],
         remedies: [
@@ -34,6 +35,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
         ],
       },
       {
+        mark: 'crack',
         seen: 'A crack on the leap',
         causes: ['holding one register'],
         remedies: [{ kind: 'relative', text: 'Lip-trill glides.' }],
@@ -67,11 +69,13 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'A thump in the middle',
         causes: ['weight drops in at once'],
         remedies: [{ kind: 'cue', text: 'Stay light two notes longer.' }],
       },
       {
+        mark: 'breath',
         seen: 'Breathy throughout',
         causes: ['too much air'],
         remedies: [{ kind: 'cue', text: 'Begin with a small “whoo”.' }],
@@ -98,8 +102,14 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
       { text: 'Touch it and go.', at: 'top' },
     ],
     watchFor: [
-      { seen: 'Neck stretches', causes: ['reaching'], remedies: [{ kind: 'lower-key', text: 'Turn round here.' }] },
       {
+        mark: 'tension',
+        seen: 'Neck stretches',
+        causes: ['reaching'],
+        remedies: [{ kind: 'lower-key', text: 'Turn round here.' }],
+      },
+      {
+        mark: 'strain',
         seen: 'Top note held',
         causes: ['enjoying it too early'],
         remedies: [{ kind: 'tempo', text: 'Eight beats faster.' }],
@@ -129,8 +139,14 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
       { text: 'Roll over the turn.', at: 'bridge' },
     ],
     watchFor: [
-      { seen: 'Notes blur', causes: ['too fast too soon'], remedies: [{ kind: 'tempo', text: 'Eight beats slower.' }] },
       {
+        mark: 'pitch',
+        seen: 'Notes blur',
+        causes: ['too fast too soon'],
+        remedies: [{ kind: 'tempo', text: 'Eight beats slower.' }],
+      },
+      {
+        mark: 'breath',
         seen: 'An h in front of each note',
         causes: ['belly pumps every note'],
         remedies: [{ kind: 'cue', text: 'One bow stroke; the notes are only fingers.' }],
@@ -155,6 +171,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'Grows on the way up',
         causes: ['breath pushed'],
         remedies: [{ kind: 'cue', text: 'Sing the low note a little more.' }],
@@ -193,11 +210,13 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'Straight means squeezed',
         causes: ['throat holds the note'],
         remedies: [{ kind: 'cue', text: 'A breath more air, a touch softer.' }],
       },
       {
+        mark: 'tension',
         seen: 'Vibrato made by the jaw',
         causes: ['helping'],
         remedies: [{ kind: 'cue', text: 'Fingers at the chin, only to watch.' }],
@@ -228,6 +247,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     watchFor: [
       { seen: 'Words run together', causes: ['too fast'], remedies: [{ kind: 'tempo', text: 'Eight beats slower.' }] },
       {
+        mark: 'tension',
         seen: 'Jaw chews every word',
         causes: ['big mouth for clear words'],
         remedies: [{ kind: 'cue', text: 'Say it like a secret.' }],
@@ -296,6 +316,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
         remedies: [{ kind: 'cue', text: 'One arm, one long stroke.' }],
       },
       {
+        mark: 'breath',
         seen: 'Runs out of breath',
         causes: ['too slow for today'],
         remedies: [{ kind: 'tempo', text: 'Six beats faster.' }],
@@ -332,6 +353,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     ],
     watchFor: [
       {
+        mark: 'strain',
         seen: 'Veins at the neck',
         causes: ['pushing'],
         remedies: [
@@ -340,6 +362,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
         ],
       },
       {
+        mark: 'breath',
         seen: 'Breathless after it',
         causes: ['too much air'],
         remedies: [{ kind: 'cue', text: 'Less breath, more smile.' }],

@@ -1,6 +1,6 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
-import { lower, rest, say, take, tell, tempo, watch } from './write.ts';
+import { lower, rest, say, take, tell, tempo, watch, on } from './write.ts';
 
 const GROWN: WrittenExercise['voices'] = [
   'soprano',
@@ -92,7 +92,7 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
     cues: say('Choose the bird before the note.', 'Bright and cheeky.', 'A new character for each key.'),
     watchFor: [
       watch('Correct and dull', 'singing an exercise', tell('One gesture a line.')),
-      watch('Tune sinks', 'words too heavy', tell('Think the tune higher than it is.')),
+      on('pitch', watch('Tune sinks', 'words too heavy', tell('Think the tune higher than it is.'))),
     ],
     relatives: [{ id: 'across-the-lock', as: 'easier' }],
   },
@@ -116,8 +116,16 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
       { text: 'If it pulls, home.', at: 'top' },
     ),
     watchFor: [
-      watch('Neck stands out', 'chest pushed up', lower('Three keys lower.'), take('Narrow vowel through the middle.')),
-      watch('It flips', 'too light too late', tell('Narrower from the first note.')),
+      on(
+        'strain',
+        watch(
+          'Neck stands out',
+          'chest pushed up',
+          lower('Three keys lower.'),
+          take('Narrow vowel through the middle.'),
+        ),
+      ),
+      on('crack', watch('It flips', 'too light too late', tell('Narrower from the first note.'))),
     ],
     relatives: [
       { id: 'narrow-vowel-through-the-middle', as: 'easier' },
@@ -148,7 +156,7 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
       at: 'above',
     }),
     watchFor: [
-      watch('Fifth is narrow', 'not heard', tell('Hear it in the piano first.')),
+      on('pitch', watch('Fifth is narrow', 'not heard', tell('Hear it in the piano first.'))),
       watch('Voice sticks out', 'vibrato; brightness', tell('Half the voice.')),
     ],
     relatives: [{ id: 'round-to-open', as: 'easier' }],
@@ -184,8 +192,11 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
       'Clean again at the end.',
     ),
     watchFor: [
-      watch('Scratch or cough', 'in the wrong place', rest('Water, rest; no more today.')),
-      watch('Louder with grit', 'pushed', tell('Grit is quieter than it sounds.'), take('Clean and rough in turn.')),
+      on('strain', watch('Scratch or cough', 'in the wrong place', rest('Water, rest; no more today.'))),
+      on(
+        'strain',
+        watch('Louder with grit', 'pushed', tell('Grit is quieter than it sounds.'), take('Clean and rough in turn.')),
+      ),
     ],
     relatives: [{ id: 'speech-like-call', as: 'easier' }],
     cautions: [GRIT_CAUTION],
@@ -216,8 +227,8 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
     },
     cues: say('Softer than you want.', 'Never above the middle.', 'Let go before it tires.'),
     watchFor: [
-      watch('It stings', 'pressed', rest('Stop; water; clean work only.')),
-      watch('Jaw juts', 'acting it', tell('Face at rest, sound rough.')),
+      on('strain', watch('It stings', 'pressed', rest('Stop; water; clean work only.'))),
+      on('tension', watch('Jaw juts', 'acting it', tell('Face at rest, sound rough.'))),
     ],
     relatives: [{ id: 'sigh-to-speech', as: 'easier' }],
     cautions: [GRIT_CAUTION],
@@ -248,8 +259,8 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
     },
     cues: say('Clean, rust, clean.', 'The note does not move when the rust comes.', 'The clean end is the test.'),
     watchFor: [
-      watch('The clean end is hoarse', 'too much', rest('Rest; clean work only today.')),
-      watch('Pitch drops with the rust', 'breath drops', tell('More air, less throat.')),
+      on('strain', watch('The clean end is hoarse', 'too much', rest('Rest; clean work only today.'))),
+      on('pitch', watch('Pitch drops with the rust', 'breath drops', tell('More air, less throat.'))),
     ],
     relatives: [{ id: 'creak-swell', as: 'easier' }],
     cautions: [GRIT_CAUTION],
@@ -275,7 +286,7 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
     ),
     watchFor: [
       watch('Always the same sound', 'playing safe', tell('Let somebody else pick the next.')),
-      watch('Shouting', 'excited', tell('The same sound, far away.')),
+      on('strain', watch('Shouting', 'excited', tell('The same sound, far away.'))),
     ],
     relatives: [{ id: 'calling-across-the-water', as: 'instead' }],
   },
@@ -301,8 +312,8 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
     },
     cues: say('Like a horse at the end of the day.', 'Start where it is easy.', 'Let the end fall off.'),
     watchFor: [
-      watch('Starts high and tight', 'still in the lesson', tell('Begin lower.')),
-      watch('Lips stop', 'dry', tell('Moisten the lips.'), take('Falling hum.')),
+      on('tension', watch('Starts high and tight', 'still in the lesson', tell('Begin lower.'))),
+      on('crack', watch('Lips stop', 'dry', tell('Moisten the lips.'), take('Falling hum.'))),
     ],
     relatives: [
       { id: 'falling-hum', as: 'easier' },
@@ -326,7 +337,7 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
     },
     cues: say('Quieter than a page turning.', 'No note at all.', 'Then silence.'),
     watchFor: [
-      watch('It rattles loudly', 'pressed', tell('Half as much air.')),
+      on('strain', watch('It rattles loudly', 'pressed', tell('Half as much air.'))),
       watch('Tickle', 'dry or hoarse', rest('Water and silence instead.')),
     ],
     relatives: [{ id: 'silence-and-water', as: 'instead' }],

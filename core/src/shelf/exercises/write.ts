@@ -14,6 +14,11 @@ export function watch(seen: string, causes: string, ...remedies: readonly Writte
   return { seen, causes: causes.split('; '), remedies: [...remedies] };
 }
 
+/** Something to watch for that a mark at the piano stands for: pressing the mark offers its remedies. */
+export function on(mark: NonNullable<WrittenWatch['mark']>, written: WrittenWatch): WrittenWatch {
+  return { ...written, mark };
+}
+
 const remedy =
   (kind: WrittenRemedy['kind']) =>
   (text: string): WrittenRemedy => ({ kind, text });

@@ -93,5 +93,12 @@ export class ShelfImportDto {
   isUndone!: boolean;
 }
 
+/** An exercise of the studio's own as it stood once. */
+export interface ExerciseVersionView {
+  readonly version: number;
+  readonly savedAt: string;
+  readonly exercise: Exercise;
+}
+
 /** An exercise on the shelf of a studio: one that ships, or with the mark of its own. */
 export type ShelfExercise = Exercise & { readonly own?: OwnMarkDto };

@@ -40,6 +40,9 @@ export class StepSettingsDto {
 
   @Whole(1, 30, { optional: true })
   repeats?: number;
+
+  @Formed(/^[a-z]+(-[a-z]+)*$/, 'is the id of an overlay', { optional: true })
+  overlay?: string;
 }
 
 export class RoutineStepDto {
@@ -51,6 +54,10 @@ export class RoutineStepDto {
 
   @Part(() => StepSettingsDto)
   settings!: StepSettingsDto;
+
+  /** Stays as it is when the routine is drafted again or fitted. */
+  @Flag({ optional: true })
+  locked?: boolean;
 }
 
 export class RoutineFieldsDto {
@@ -86,4 +93,17 @@ export class RoutineDto extends NewRoutineDto {
 
   @ApiProperty({ type: String, format: 'date-time' })
   updatedAt!: string;
+}
+
+/** A routine as it stood after one sitting of changes. */
+export class RoutineVersionDto extends RoutineFieldsDto {
+  @ApiProperty({ type: 'integer' })
+  version!: number;
+
+  @ApiProperty({ type: String, format: 'date-time' })
+  savedAt!: string;
+
+  /** Who saved it, where it is known. */
+  @ApiProperty({ type: String, nullable: true })
+  savedBy!: string | null;
 }

@@ -2,6 +2,7 @@ import {
   MARKS,
   type Condition,
   type ExerciseKind,
+  type Help,
   type Leg,
   type Mark,
   type StopCause,
@@ -65,6 +66,13 @@ export class SungKeyDto extends PlannedKeyDto {
 
   @Choices(MARKS)
   marks!: Mark[];
+
+  /** Who sounded in it. */
+  @Choice(['shown', 'together', 'cue-only', 'alone'], { optional: true })
+  help?: Help;
+
+  @Text({ max: 240, optional: true })
+  manner?: string;
 }
 
 /** What stopped a step: a mark, or more effort than a warm-up may cost. */

@@ -1,13 +1,14 @@
 import { ActionIcon, Button, NumberInput, Select, TextInput, Tooltip } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
-import type { Condition, LaidRoutine, Occasion } from '@soft-lark/core';
+import type { Condition, Exercise, LaidRoutine, Occasion } from '@soft-lark/core';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { Routine } from '../../api/routines.queries.ts';
 import { ConditionPicker } from '../../ui/condition-picker.tsx';
 import { clockText } from '../../ui/format.ts';
-import type { BenchAction } from './bench.reducer.ts';
+import { actionWords } from './action-words.ts';
+import type { BenchAction, BenchState } from './bench.reducer.ts';
 import { DeleteRoutine } from './delete-routine.tsx';
 import type { Bench } from './use-bench.ts';
 import classes from './bench.module.css';
@@ -16,6 +17,8 @@ interface BenchHeadProps {
   readonly bench: Bench;
   readonly routine: Routine;
   readonly laid: LaidRoutine;
+  readonly shelf: ReadonlyMap<string, Exercise>;
+  readonly history: ReactElement;
   readonly conditions: readonly Condition[];
   readonly onCondition: (conditions: readonly Condition[]) => void;
 }
@@ -60,8 +63,9 @@ function Budget({ bench, laid }: { readonly bench: Bench; readonly laid: LaidRou
 interface HeadControlsProps {
   readonly minutes: number;
   readonly occasion: Occasion;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
+  /** What would be taken back and done again; nothing where there is none. */
+  readonly undoes: string | undefined;
+  readonly redoes: string | undefined;
   readonly routine: Routine;
   readonly act: Dispatch<BenchAction>;
 }
@@ -69,7 +73,7 @@ interface HeadControlsProps {
 /** Minutes, occasion, undo, redo and delete: what the day's condition leaves alone. */
 const HeadControls = memo(function HeadControls(props: HeadControlsProps): ReactElement {
   const { t } = useTranslation();
-  const { minutes, occasion, canUndo, canRedo, routine, act } = props;
+  const { minutes, occasion, undoes, redoes, routine, act } = props;
   return (
     <>
       <NumberInput
@@ -96,10 +100,10 @@ const HeadControls = memo(function HeadControls(props: HeadControlsProps): React
         }}
       />
       <ActionIcon.Group>
-        <Tooltip label={t('bench.undo')}>
+        <Tooltip label={undoes === undefined ? t('bench.undo') : t('bench.undoWhat', { what: undoes })}>
           <ActionIcon
             aria-label={t('bench.undo')}
-            disabled={!canUndo}
+            disabled={undoes === undefined}
             onClick={() => {
               act({ type: 'undo' });
             }}
@@ -107,10 +111,10 @@ const HeadControls = memo(function HeadControls(props: HeadControlsProps): React
             <IconArrowBackUp size={19} />
           </ActionIcon>
         </Tooltip>
-        <Tooltip label={t('bench.redo')}>
+        <Tooltip label={redoes === undefined ? t('bench.redo') : t('bench.redoWhat', { what: redoes })}>
           <ActionIcon
             aria-label={t('bench.redo')}
-            disabled={!canRedo}
+            disabled={redoes === undefined}
             onClick={() => {
               act({ type: 'redo' });
             }}
@@ -125,10 +129,20 @@ const HeadControls = memo(function HeadControls(props: HeadControlsProps): React
 });
 
 /** The head of the bench: name and saving, today's condition, minutes against the budget, and the one main action. */
-export function BenchHead({ bench, routine, laid, conditions, onCondition }: BenchHeadProps): ReactElement {
+export function BenchHead({
+  bench,
+  routine,
+  laid,
+  shelf,
+  history,
+  conditions,
+  onCondition,
+}: BenchHeadProps): ReactElement {
   const { t } = useTranslation();
   const { state, act } = bench;
   const { name, occasion, minutes } = state.routine;
+  const words = (change: BenchState['past'][number] | undefined): string | undefined =>
+    change && actionWords(change.action, state.routine, shelf, t);
   return (
     <div className={classes['head']}>
       <div className={classes['title']}>
@@ -150,11 +164,12 @@ export function BenchHead({ bench, routine, laid, conditions, onCondition }: Ben
       <HeadControls
         minutes={minutes}
         occasion={occasion}
-        canUndo={state.past.length > 0}
-        canRedo={state.future.length > 0}
+        undoes={words(state.past.at(-1))}
+        redoes={words(state.future.at(-1))}
         routine={routine}
         act={act}
       />
+      {history}
       <Button component={Link} to={`/sing/${routine.id}`} variant="filled" disabled={laid.steps.length === 0}>
         {t('bench.sing')}
       </Button>

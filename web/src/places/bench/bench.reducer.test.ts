@@ -41,6 +41,24 @@ test.each<[string, BenchAction, string]>([
   expect(after(action, { type: 'undo' }).routine).toEqual(ROUTINE);
 });
 
+test('patches are one change with its words; a pin is one too; both are taken back', () => {
+  const what = 'fit to 7 minutes';
+  const fitted = after({
+    type: 'patch',
+    what,
+    patches: [
+      { op: 'minutes', minutes: 7 },
+      { op: 'steps', steps: ROUTINE.steps.slice(1) },
+    ],
+  });
+  expect([fitted.routine.minutes, order(fitted)]).toEqual([7, 'long-hiss up-and-down-five falling-hum']);
+  expect(fitted.past.map(({ action }) => action)).toEqual([expect.objectContaining({ type: 'patch', what })]);
+  expect(benchReducer(fitted, { type: 'undo' }).routine).toEqual(ROUTINE);
+  const pinned = after({ type: 'lock', stepId: 'long-hiss', isLocked: true });
+  expect(pinned.routine.steps[1]?.locked).toBe(true);
+  expect(benchReducer(pinned, { type: 'undo' }).routine).toEqual(ROUTINE);
+});
+
 test('settings are set and given back to the exercise', () => {
   const set = after({ type: 'set', stepId: 'up-and-down-five', settings: { start: 60 } });
   expect(set.routine.steps[2]?.settings).toEqual({ start: 60 });

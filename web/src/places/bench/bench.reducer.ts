@@ -1,5 +1,14 @@
-import { STAGES, type Exercise, type Occasion, type RoutineStep, type StepSettings } from '@soft-lark/core';
-import { apply, create, type Patches } from 'mutative';
+import {
+  applyPatch,
+  STAGES,
+  type Exercise,
+  type Occasion,
+  type RoutinePatch,
+  type RoutineStep,
+  type StepSettings,
+} from '@soft-lark/core';
+import { apply, create, current, type Patches } from 'mutative';
+import { v7 } from 'uuid';
 import type { Routine } from '../../api/routines.queries.ts';
 
 /** What of a routine is edited on the bench. */
@@ -8,6 +17,7 @@ export type EditedRoutine = Pick<Routine, 'name' | 'occasion' | 'minutes' | 'ste
 interface Change {
   /** Changes of the same thing right after each other are undone as one. */
   readonly key: string;
+  readonly action: BenchAction;
   readonly redo: Patches;
   readonly undo: Patches;
 }
@@ -31,6 +41,8 @@ export type BenchAction =
       readonly settings: Readonly<Record<string, unknown>> & StepSettings;
       readonly clear?: readonly (keyof StepSettings)[];
     }
+  | { readonly type: 'patch'; readonly patches: readonly RoutinePatch[]; readonly what: string }
+  | { readonly type: 'lock'; readonly stepId: string; readonly isLocked: boolean }
   | { readonly type: 'undo' }
   | { readonly type: 'redo' }
   | { readonly type: 'replace'; readonly routine: EditedRoutine };
@@ -81,6 +93,20 @@ function edit(draft: EditedRoutine, action: BenchAction): void {
       for (const name of action.clear ?? []) Reflect.deleteProperty(step.settings, name);
       break;
     }
+    case 'patch': {
+      const { steps, minutes } = action.patches.reduce((routine, patch) => applyPatch(routine, patch, v7), {
+        steps: current(draft).steps,
+        minutes: draft.minutes,
+      });
+      draft.minutes = minutes;
+      draft.steps = steps.map((step) => ({ ...step, settings: { ...step.settings } }));
+      break;
+    }
+    case 'lock': {
+      const step = draft.steps[index];
+      if (step) step.locked = action.isLocked;
+      break;
+    }
     case 'undo':
     case 'redo':
     case 'replace':
@@ -122,7 +148,7 @@ export function benchReducer(state: BenchState, action: BenchAction): BenchState
   const last = state.past.at(-1);
   const joins = key !== '' && last?.key === key && state.future.length === 0;
   const change: Change = joins
-    ? { key, redo: [...last.redo, ...redo], undo: [...undo, ...last.undo] }
-    : { key, redo, undo };
+    ? { key, action, redo: [...last.redo, ...redo], undo: [...undo, ...last.undo] }
+    : { key, action, redo, undo };
   return { routine, past: [...(joins ? state.past.slice(0, -1) : state.past), change], future: [] };
 }

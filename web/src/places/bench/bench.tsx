@@ -1,11 +1,10 @@
 import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { notifications } from '@mantine/notifications';
-import type { Exercise, LaidStep } from '@soft-lark/core';
-import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import type { Exercise, Finding, LaidStep, RoutineStep, Severity } from '@soft-lark/core';
+import { useCallback, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
-import { useLay } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
@@ -13,11 +12,15 @@ import { Flight } from '../../flight/flight.tsx';
 import { useNow } from '../../ui/clock.ts';
 import { AddStep } from './add-step.tsx';
 import { BenchHead } from './bench-head.tsx';
+import { History } from './history.tsx';
 import { OrderList } from './order-list.tsx';
+import { ReviewList } from './review-list.tsx';
 import { StaleCard } from './stale-card.tsx';
 import { StepPanel } from './step-panel.tsx';
 import { StepReasons } from './step-reasons.tsx';
+import { ThinkBar } from './think-bar.tsx';
 import { useBench } from './use-bench.ts';
+import { useThinking } from './use-thinking.ts';
 import classes from './bench.module.css';
 
 interface BenchProps {
@@ -35,6 +38,17 @@ const PLAIN_STEPS = [
   'falling-hum',
 ];
 
+function lockedIds(steps: readonly RoutineStep[]): string {
+  return steps.flatMap(({ id, locked }) => (locked ? id : [])).join(' ');
+}
+
+/** Steps the review has something to say about, with how much it matters. */
+function marksOf(findings: readonly Finding[]): ReadonlyMap<string, Severity> {
+  return new Map(
+    [...findings].reverse().flatMap(({ stepId, severity }) => (stepId ? [[stepId, severity] as const] : [])),
+  );
+}
+
 /** The bench: order at the left, flight on top, the chosen step below it, the reasons at the right. */
 export function Bench({ routine: server, today, shelf }: BenchProps): ReactElement {
   const { t } = useTranslation();
@@ -46,8 +60,9 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const now = useNow(600);
   const [chosenId, setChosenId] = useState<string>();
   const [isAdding, setAdding] = useState(false);
-  const lay = useLay();
-  const laid = useMemo(() => lay(routine, today, shelf, now), [lay, routine, today, shelf, now]);
+  const [isReviewing, setReviewing] = useState(false);
+  const thinking = useThinking(server.id, routine, today, shelf, now, act);
+  const { laid, findings, drafting } = thinking;
   const chosen =
     laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
   const openShelf = useCallback(() => {
@@ -109,15 +124,44 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
     [act],
   );
 
+  const lock = useCallback(
+    (stepId: string, isLocked: boolean): void => {
+      act({ type: 'lock', stepId, isLocked });
+    },
+    [act],
+  );
+
   return (
     <>
-      <BenchHead bench={bench} routine={server} laid={laid} conditions={conditions} onCondition={setCondition} />
+      <BenchHead
+        bench={bench}
+        routine={server}
+        laid={laid}
+        shelf={shelf}
+        history={<History routineId={server.id} routine={routine} laid={laid} context={thinking.context} act={act} />}
+        conditions={conditions}
+        onCondition={setCondition}
+      />
       {bench.save.kind === 'stale' && <StaleCard onTake={bench.takeTheirs} onSave={bench.saveMine} />}
+      <ThinkBar
+        minutes={thinking.minutes}
+        change={thinking.change}
+        findings={findings}
+        isReviewing={isReviewing}
+        isBusy={drafting.isBusy}
+        hasSteps={routine.steps.length > 0}
+        onDraft={() => void thinking.draft()}
+        onSlide={thinking.slide}
+        onSlid={thinking.slid}
+        onReview={() => {
+          setReviewing(!isReviewing);
+        }}
+      />
       {routine.steps.length > 0 && (
         <Flight
           routine={laid}
           voice={student.voice}
-          budgetSeconds={routine.minutes * 60}
+          budgetSeconds={thinking.minutes * 60}
           chosenId={chosen?.id}
           onChoose={setChosenId}
         />
@@ -129,20 +173,39 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           onChoose={setChosenId}
           onMove={move}
           onRemove={remove}
+          onLock={lock}
+          locked={lockedIds(steps)}
+          marked={marksOf(findings)}
           onAdd={openShelf}
         />
         {chosen ? (
           <>
-            <StepPanel step={chosen} routineId={server.id} act={act} />
-            <StepReasons step={chosen} act={act} />
+            <StepPanel
+              step={chosen}
+              routineId={server.id}
+              context={thinking.context}
+              sungSteps={laid.steps.slice(0, laid.steps.indexOf(chosen)).filter(({ lowest }) => lowest !== null).length}
+              act={act}
+            />
+            <div>
+              {isReviewing && (
+                <ReviewList
+                  findings={findings}
+                  mutes={thinking.mutes}
+                  routineId={server.id}
+                  studentId={student.id}
+                  onChoose={setChosenId}
+                  onFix={thinking.fix}
+                />
+              )}
+              <StepReasons step={chosen} said={drafting.reasons.get(chosen.id)} shelf={shelf} act={act} />
+            </div>
           </>
         ) : (
           <div className={classes['empty']}>
             <p className="heading">{t('bench.empty')}</p>
             <Group>
-              <Button variant="filled" onClick={openShelf}>
-                {t('bench.addFirst')}
-              </Button>
+              <Button onClick={openShelf}>{t('bench.addFirst')}</Button>
               <Button
                 onClick={() => {
                   add(PLAIN_STEPS);

@@ -1,7 +1,7 @@
 import { Button, VisuallyHidden } from '@mantine/core';
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import type { LaidStep } from '@soft-lark/core';
+import type { LaidStep, Severity } from '@soft-lark/core';
 import { memo, useMemo, useState, type KeyboardEvent, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../../ui/key-cap.tsx';
@@ -14,6 +14,10 @@ interface OrderListProps {
   readonly onChoose: (stepId: string) => void;
   readonly onMove: (stepId: string, to: number) => void;
   readonly onRemove: (step: LaidStep) => void;
+  readonly onLock: (stepId: string, isLocked: boolean) => void;
+  /** Ids of the steps that are pinned, parted by spaces. */
+  readonly locked: string;
+  readonly marked: ReadonlyMap<string, Severity>;
   readonly onAdd: () => void;
 }
 
@@ -24,6 +28,9 @@ export const OrderList = memo(function OrderList({
   onChoose,
   onMove,
   onRemove,
+  onLock,
+  locked,
+  marked,
   onAdd,
 }: OrderListProps): ReactElement {
   const { t } = useTranslation();
@@ -54,7 +61,10 @@ export const OrderList = memo(function OrderList({
     const onRow = event.target instanceof HTMLElement && event.target.closest('[data-row]');
     if (!step || !onRow) return;
     const direction = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
-    if (event.key === 'Delete') {
+    if (event.key === 'l') {
+      event.preventDefault();
+      onLock(step.id, !locked.includes(step.id));
+    } else if (event.key === 'Delete') {
       event.preventDefault();
       onRemove(step);
     } else if (direction !== 0 && event.altKey) {
@@ -88,7 +98,10 @@ export const OrderList = memo(function OrderList({
                 number={index + 1}
                 isChosen={step.id === chosenId}
                 onChoose={onChoose}
+                isLocked={locked.includes(step.id)}
+                mark={marked.get(step.id)}
                 onRemove={onRemove}
+                onLock={onLock}
               />
             ))}
           </ol>

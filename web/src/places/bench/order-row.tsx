@@ -1,7 +1,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { IconX } from '@tabler/icons-react';
-import { type LaidStep } from '@soft-lark/core';
+import { IconLock, IconLockOpen, IconX } from '@tabler/icons-react';
+import type { LaidStep, Severity } from '@soft-lark/core';
 import { memo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { clockText } from '../../ui/format.ts';
@@ -13,7 +13,11 @@ interface OrderRowProps {
   readonly number: number;
   readonly isChosen: boolean;
   readonly onChoose: (stepId: string) => void;
+  readonly isLocked: boolean;
+  /** What the review makes of it. */
+  readonly mark: Severity | undefined;
   readonly onRemove: (step: LaidStep) => void;
+  readonly onLock: (stepId: string, isLocked: boolean) => void;
 }
 
 /** One step in the order: its place, what it spans today, and its time. */
@@ -22,7 +26,10 @@ export const OrderRow = memo(function OrderRow({
   number,
   isChosen,
   onChoose,
+  isLocked,
+  mark,
   onRemove,
+  onLock,
 }: OrderRowProps): ReactElement {
   const { t } = useTranslation();
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: step.id });
@@ -39,6 +46,7 @@ export const OrderRow = memo(function OrderRow({
       data-chosen={isChosen}
       data-dragging={isDragging}
       data-problem={problem !== undefined}
+      data-mark={mark}
       style={{ transform: CSS.Translate.toString(transform), transition }}
     >
       <button
@@ -50,10 +58,22 @@ export const OrderRow = memo(function OrderRow({
         onFocus={choose}
         {...listeners}
       >
-        <span className={classes['number']}>{number}</span>
+        <span className={classes['number']}>{isLocked ? <IconLock size={14} aria-hidden /> : number}</span>
         <span className={classes['stepName']}>{exercise.name}</span>
         <span className={classes['span']}>{problem ? t('bench.leftOut') : span}</span>
         <b>{clockText(step.seconds)}</b>
+      </button>
+      <button
+        type="button"
+        className={classes['pin']}
+        aria-pressed={isLocked}
+        aria-label={t('bench.pin', { name: exercise.name })}
+        title={t('bench.pinHint')}
+        onClick={() => {
+          onLock(step.id, !isLocked);
+        }}
+      >
+        {isLocked ? <IconLock size={15} /> : <IconLockOpen size={15} />}
       </button>
       <button
         type="button"

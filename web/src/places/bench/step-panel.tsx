@@ -1,5 +1,5 @@
 import { useElementSize } from '@mantine/hooks';
-import { keyName, type LaidStep } from '@soft-lark/core';
+import { overlayFor, keyName, type LaidStep, type RoutineContext } from '@soft-lark/core';
 import type { TFunction } from 'i18next';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -10,8 +10,9 @@ import { clockText } from '../../ui/format.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
+import { SwapMenu } from './swap-menu.tsx';
 import { StepSettingsRow } from './step-settings-row.tsx';
-import { writeNote } from '../../text/note-names.ts';
+import { sentence, writeNote } from '../../text/note-names.ts';
 import classes from './bench.module.css';
 
 const STONES_HEIGHT = 176;
@@ -23,7 +24,7 @@ function subtitle(step: LaidStep, isShared: boolean, t: TFunction): string {
     const skipped = step.laid?.kind === 'pattern' ? step.laid.ladder.skipped : [];
     const out =
       skipped.length > 0
-        ? ` · ${t('bench.keysOut', { count: skipped.length })}. ${isShared ? '' : skippedReasons(skipped).join(' ')}`
+        ? ` · ${t('bench.keysOut', { count: skipped.length })}. ${isShared ? '' : sentence(skippedReasons(skipped).join(' '))}`
         : '';
     return `${work.pattern} ${t('bench.onWord', { syllables: work.syllables.replace('*', '') })}${out}`;
   }
@@ -54,7 +55,12 @@ function StepStones({ step }: { readonly step: LaidStep }): ReactElement | null 
       clockText(startsAt),
       t(`bench.legs.${leg}`),
     ]),
-    ...ladder.skipped.map(({ tonic, reason }) => [keyName(tonic), t('bench.leftOut'), '', isShared ? '' : reason]),
+    ...ladder.skipped.map(({ tonic, reason }) => [
+      keyName(tonic),
+      t('bench.leftOut'),
+      '',
+      isShared ? '' : sentence(reason),
+    ]),
   ];
   return (
     <PictureTable label={t('bench.stones', { name: step.exercise.name })} head={head} rows={rows}>
@@ -78,19 +84,32 @@ function startsOf({ laid }: LaidStep): { readonly start?: number; readonly propo
 interface StepPanelProps {
   readonly step: LaidStep;
   readonly routineId: string;
+  readonly context: RoutineContext;
+  readonly sungSteps: number;
   readonly act: Dispatch<BenchAction>;
 }
 
 /** The chosen step: what is sung, its keys, and what can be set. */
-export const StepPanel = memo(function StepPanel({ step, routineId, act }: StepPanelProps): ReactElement {
+export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactElement {
+  const { step, routineId, context, sungSteps, act } = props;
   const { t } = useTranslation();
   const { exercise, setUpSeconds, seconds, isNew } = step;
   const [isShared] = useSharedScreen();
+  const overlay = overlayFor(exercise, step.settings.overlay);
   return (
     <section className={classes['panel']} aria-label={exercise.name}>
       <h2 className="heading">
         <Link to={`/shelf/${exercise.id}?routine=${routineId}`}>{exercise.name}</Link>
-      </h2>
+      </h2>{' '}
+      <SwapMenu
+        step={step}
+        context={context}
+        sungSteps={sungSteps}
+        onSwap={(exerciseId, name) => {
+          const what = t('bench.swap.done', { before: exercise.name, after: name });
+          act({ type: 'patch', what, patches: [{ op: 'swap', stepId: step.id, exerciseId }] });
+        }}
+      />
       <p className={classes['sung']}>{subtitle(step, isShared, t)}</p>
       <StepStones step={step} />
       <StepSettingsRow stepId={step.id} exercise={exercise} settings={step.settings} {...startsOf(step)} act={act} />
@@ -98,6 +117,7 @@ export const StepPanel = memo(function StepPanel({ step, routineId, act }: StepP
         <p className={classes['setUp']}>
           {t('bench.setUp', { seconds: clockText(setUpSeconds), work: clockText(seconds - setUpSeconds) })} ·{' '}
           {isNew ? t('bench.new') : t('bench.known')}
+          {overlay && ` · ${overlay.text} ${overlay.cautions.join(' ')}`}
         </p>
       )}
     </section>

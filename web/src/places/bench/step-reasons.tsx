@@ -1,16 +1,52 @@
 import { Button, Group } from '@mantine/core';
-import { type LaidStep, type StepProblem } from '@soft-lark/core';
-import { memo, type Dispatch, type ReactElement } from 'react';
+import type { DraftedStep, Exercise, LaidStep, StepProblem } from '@soft-lark/core';
+import { memo, useState, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Ledger } from '../../ui/ledger.tsx';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
-import { writeNote } from '../../text/note-names.ts';
+import { sentence, writeNote } from '../../text/note-names.ts';
 import classes from './bench.module.css';
 
 interface StepReasonsProps {
   readonly step: LaidStep;
+  /** What the draft said of it, if it came from one. */
+  readonly said: Pick<DraftedStep, 'reason' | 'passedOver'> | undefined;
+  readonly shelf: ReadonlyMap<string, Exercise>;
   readonly act: Dispatch<BenchAction>;
+}
+
+/** Why a draft took this step, and on request what it passed over for it. */
+function Drafted({ said, shelf }: Pick<StepReasonsProps, 'said' | 'shelf'>): ReactElement | null {
+  const { t } = useTranslation();
+  const [isOpen, setOpen] = useState(false);
+  if (!said) return null;
+  return (
+    <div className={classes['drafted']}>
+      <p>{said.reason}</p>
+      {said.passedOver.length > 0 && (
+        <Button
+          size="xs"
+          variant="subtle"
+          aria-expanded={isOpen}
+          onClick={() => {
+            setOpen(!isOpen);
+          }}
+        >
+          {t('bench.think.passedOver')}
+        </Button>
+      )}
+      {isOpen && (
+        <ul>
+          {said.passedOver.map(({ exerciseId, reason }) => (
+            <li key={exerciseId}>
+              <b>{shelf.get(exerciseId)?.name}</b> {reason}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
 }
 
 function Mend({
@@ -54,17 +90,18 @@ function Mend({
 }
 
 /** Why the step is as it is today: what stands in its way, and the limit ledger. */
-export const StepReasons = memo(function StepReasons({ step, act }: StepReasonsProps): ReactElement {
+export const StepReasons = memo(function StepReasons({ step, said, shelf, act }: StepReasonsProps): ReactElement {
   const { t } = useTranslation();
   const { problem, limits, exercise } = step;
   const [isShared] = useSharedScreen();
   return (
     <aside className={classes['reasons']}>
+      <Drafted key={step.id} said={said} shelf={shelf} />
       {problem && (
         <div className={classes['problem']} role="alert">
           <b>{t('bench.problem')}</b>
-          {!isShared && <p>{problem.message}</p>}
-          {!isShared && <p>{problem.remedy}</p>}
+          {!isShared && <p>{sentence(problem.message)}</p>}
+          {!isShared && <p>{sentence(problem.remedy)}</p>}
           <Group>
             <Mend step={step} problem={problem} act={act} />
           </Group>

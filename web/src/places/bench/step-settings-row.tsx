@@ -1,5 +1,5 @@
 import { Button, NumberInput, Select } from '@mantine/core';
-import { type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
+import { OVERLAYS, takesOverlay, type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from '../../ui/note-field.tsx';
@@ -168,6 +168,20 @@ export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettings
           max={30}
           onSet={(value) => {
             set('repeats', value);
+          }}
+        />
+      )}
+      {takesOverlay(exercise) && (
+        <Select
+          size="sm"
+          w={190}
+          clearable
+          label={t('bench.overlay')}
+          placeholder={t('bench.noOverlay')}
+          data={OVERLAYS.map(({ id, name }) => ({ value: id, label: name }))}
+          value={settings.overlay ?? null}
+          onChange={(value) => {
+            set('overlay', value ?? undefined);
           }}
         />
       )}

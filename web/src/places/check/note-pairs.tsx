@@ -1,8 +1,8 @@
-import { ActionIcon, Button, Fieldset, Group, Stack, Text } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
+import { Button, Fieldset, Group, Stack, Text } from '@mantine/core';
 import type { PitchRange } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { RemoveButton } from '../../ui/remove-button.tsx';
 import { NoteField } from '../../ui/note-field.tsx';
 
 interface NotePairsProps {
@@ -36,14 +36,12 @@ export function NotePairs({ legend, none, pairs, onChange }: NotePairsProps): Re
                 }}
               />
             ))}
-            <ActionIcon
-              aria-label={t('students.remove')}
+            <RemoveButton
+              label={t('students.remove')}
               onClick={() => {
                 onChange(pairs.filter((_, at) => at !== index));
               }}
-            >
-              <IconX size={18} />
-            </ActionIcon>
+            />
           </Group>
         ))}
         <Button

@@ -1,6 +1,6 @@
 import { Anchor, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { keyName } from '@soft-lark/core';
+import { keyName, mannerThatWorked } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
@@ -8,6 +8,7 @@ import { runQuery, type RunDetail } from '../../api/runs.queries.ts';
 import { ApiProblem } from '../../api/problem.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { clockText, momentText } from '../../ui/format.ts';
+import { likeNeighbours } from '../../ui/like-neighbours.ts';
 import { Shape } from '../../ui/shape.tsx';
 import { useKeptRuns } from '../../runs/run-store.ts';
 import { writeNote } from '../../text/note-names.ts';
@@ -20,6 +21,11 @@ type Sung = RunDetail['sung'][number];
 function StepKeys({ step, sung }: { readonly step: Step; readonly sung: readonly Sung[] }): ReactElement {
   const { t } = useTranslation();
   const tempo = sung[0]?.tempo;
+  const helps = likeNeighbours(
+    sung.flatMap(({ help }) => help ?? []),
+    (help) => t(`shelf.helps.${help}`),
+  );
+  const worked = mannerThatWorked(sung);
   const nameOf = ({
     tonic,
     low,
@@ -57,6 +63,7 @@ function StepKeys({ step, sung }: { readonly step: Step; readonly sung: readonly
                 <li key={key.id} data-outcome={key.outcome} title={t('bench.top', { note: writeNote(key.high) })}>
                   {nameOf(key)}
                   {key.outcome === 'skipped' && <small>{t('log.skipped')}</small>}
+                  {key.manner !== undefined && <small>{key.manner}</small>}
                   {key.marks.length > 0 && (
                     <small>{key.marks.map((mark) => t(`piano.marks.${mark}`)).join(', ')}</small>
                   )}
@@ -64,6 +71,18 @@ function StepKeys({ step, sung }: { readonly step: Step; readonly sung: readonly
               ))}
             </ol>
           </dd>
+          {helps.length > 0 && (
+            <>
+              <dt>{t('log.help')}</dt>
+              <dd className={classes['help']}>{helps.join(' · ')}</dd>
+            </>
+          )}
+          {worked !== undefined && (
+            <>
+              <dt>{t('log.worked')}</dt>
+              <dd className={classes['help']}>{worked}</dd>
+            </>
+          )}
         </dl>
       )}
     </li>

@@ -1,3 +1,4 @@
+import { UnstyledButton } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
 import {
   breathMoment,
@@ -14,19 +15,24 @@ import { useTranslation } from 'react-i18next';
 import { layRunStones } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
 import { clockText } from '../../ui/format.ts';
+import { KeyCap } from '../../ui/key-cap.tsx';
 import { writeNote } from '../../text/note-names.ts';
+import { nextHelp } from './use-run-keys.ts';
+import type { Running } from './use-run.ts';
 import classes from './run.module.css';
 
 interface NowPanelProps {
+  readonly running: Running;
   readonly state: RunState;
   readonly exercise: Exercise | undefined;
-  readonly elapsed: number;
 }
+
+type Shown = Omit<NowPanelProps, 'running'>;
 
 const MOST_SYLLABLES = 6;
 
 /** The syllables as they are sung, the first one strong. */
-function Syllables({ state, exercise }: Omit<NowPanelProps, 'elapsed'>): ReactElement | null {
+function Syllables({ state, exercise }: Shown): ReactElement | null {
   const step = currentStep(state);
   const events = step?.ladder?.pattern.events ?? [];
   const zone = currentKey(state)?.zone;
@@ -46,7 +52,7 @@ function Syllables({ state, exercise }: Omit<NowPanelProps, 'elapsed'>): ReactEl
 }
 
 /** A step without keys: its clock, and what to do at this moment. */
-function StillNow({ state, exercise, elapsed }: NowPanelProps): ReactElement {
+function StillNow({ running: { elapsed }, state, exercise }: NowPanelProps): ReactElement {
   const { t } = useTranslation();
   const step = currentStep(state);
   const work = exercise?.work;
@@ -94,13 +100,36 @@ function StillNow({ state, exercise, elapsed }: NowPanelProps): ReactElement {
   );
 }
 
+/** Who sounds in this key, a press for the next choice, and the manner of this pass. */
+function Way({ running, state }: Pick<NowPanelProps, 'running' | 'state'>): ReactElement | null {
+  const { t } = useTranslation();
+  const { help, manner } = currentKey(state) ?? {};
+  if (!help) return null;
+  return (
+    <p className={classes['sungAs']}>
+      {manner !== undefined && <b>{manner}</b>}
+      <UnstyledButton
+        title={t('piano.helpHint')}
+        onPointerUp={({ currentTarget }) => {
+          currentTarget.blur();
+        }}
+        onClick={() => {
+          running.help(nextHelp(help));
+        }}
+      >
+        {t(`piano.helps.${help}`)} <KeyCap>{t('piano.keys.help')}</KeyCap>
+      </UnstyledButton>
+    </p>
+  );
+}
+
 /** The key now in letters that carry across a room, and the way it has come and will go. */
-export function NowPanel({ state, exercise, elapsed }: NowPanelProps): ReactElement {
+export function NowPanel({ running, state, exercise }: NowPanelProps): ReactElement {
   const { t } = useTranslation();
   const { ref, width, height } = useElementSize();
   const step = currentStep(state);
   const key = currentKey(state);
-  if (!step || !key) return <StillNow state={state} exercise={exercise} elapsed={elapsed} />;
+  if (!step || !key) return <StillNow running={running} state={state} exercise={exercise} />;
   const path = layRunStones(step.keys, Math.max(260, width), Math.max(180, height));
   const top = Math.max(...step.keys.map(({ high }) => high));
   const turns = path.turnIndex > 0 && path.turnIndex < step.keys.length - 1;
@@ -123,6 +152,7 @@ export function NowPanel({ state, exercise, elapsed }: NowPanelProps): ReactElem
           {isGlide ? `${writeNote(key.low)} – ${writeNote(key.high)}` : keyName(key.tonic)}
         </output>
         <Syllables state={state} exercise={exercise} />
+        <Way running={running} state={state} />
       </div>
       <div ref={ref} className={classes['way']}>
         <Stones

@@ -49,6 +49,7 @@ export function RunScreen({ run, today, shelf }: RunScreenProps): ReactElement |
         <h1 className="heading">{step.name}</h1>
         <span className={classes['place']}>
           {t('piano.step', { step: state.stepIndex + 1, count: state.steps.length })}
+          {step.overlay && ` · ${step.overlay}`}
         </span>
         <div className={classes['progress']} aria-hidden>
           <span style={{ width: `${String(100 - Math.min(100, ((left.run - inKey) / total) * 100))}%` }} />
@@ -69,7 +70,7 @@ export function RunScreen({ run, today, shelf }: RunScreenProps): ReactElement |
           {isPaused ? t('piano.resume') : t('piano.pause')}
         </Button>
       </header>
-      <NowPanel state={state} exercise={exercise} elapsed={running.elapsed} />
+      <NowPanel running={running} state={state} exercise={exercise} />
       <SayBand state={state} exercise={exercise} ownApproach={today.student.voice.approach} />
       <footer>
         <MarkButtons running={running} state={state} />

@@ -5,6 +5,7 @@ import {
   currentStep,
   keyName,
   nextKey,
+  remedyFor,
   type Exercise,
   type RunState,
 } from '@soft-lark/core';
@@ -53,13 +54,17 @@ export function SayBand({ state, exercise, ownApproach }: SayBandProps): ReactEl
     index: state.keyIndex,
   };
   const count = countWords(state);
+  const ofStep = state.sung.filter(({ stepId }) => stepId === step?.stepId);
+  const offered = exercise ? remedyFor(exercise, ofStep, state.marks) : null;
   const next = nextKey(state);
   const later = state.steps[state.stepIndex + 1];
   return (
     <section className={classes['band']}>
       <div>
-        <small>{t('piano.say')}</small>
-        <p className={`${classes['cue'] ?? ''} heading`}>{exercise ? cueFor(exercise, place, approach) : ''}</p>
+        <small>{offered ? t('piano.tryFor', { seen: offered.seen }) : t('piano.say')}</small>
+        <p className={`${classes['cue'] ?? ''} heading`} data-testid="say">
+          {offered?.text ?? (exercise ? cueFor(exercise, place, approach) : '')}
+        </p>
       </div>
       <div>
         <small>{count?.to ?? ''}</small>

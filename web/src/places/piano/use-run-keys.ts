@@ -1,5 +1,5 @@
 import { useHotkeys } from '@mantine/hooks';
-import type { Mark, RunState } from '@soft-lark/core';
+import { currentKey, type Help, type Mark, type RunState } from '@soft-lark/core';
 import type { Running } from './use-run.ts';
 
 /** Every mark and the key that sets it. */
@@ -19,10 +19,17 @@ export const MARK_KEYS: readonly (readonly [Mark, string])[] = [
 /** One tap says only that it is more than a warm-up may cost. */
 export const OVER_LIMIT = 5;
 
+/** The choices of who sounds, from most help to least and round again. */
+const HELPS: readonly Help[] = ['shown', 'together', 'cue-only', 'alone'];
+
+export function nextHelp(help: Help): Help {
+  return HELPS[(HELPS.indexOf(help) + 1) % HELPS.length] ?? 'together';
+}
+
 const TYPING = ['INPUT', 'TEXTAREA', 'SELECT'];
 
 /** The keyboard of the run-through; page down is the pedal of a page-turner. */
-export function useRunKeys({ act, mark, effort }: Running, state: RunState, isOn: boolean): void {
+export function useRunKeys({ act, mark, help, effort }: Running, state: RunState, isOn: boolean): void {
   const when = (work: () => void) => () => {
     if (isOn) work();
   };
@@ -63,6 +70,13 @@ export function useRunKeys({ act, mark, effort }: Running, state: RunState, isOn
       'n',
       when(() => {
         act('next-step');
+      }),
+    ],
+    [
+      'g',
+      when(() => {
+        const key = currentKey(state);
+        if (key?.help) help(nextHelp(key.help));
       }),
     ],
     [

@@ -4,6 +4,7 @@ import {
   glideSound,
   keySound,
   neverSounded,
+  type Help,
   type RunAction,
   type RunKey,
   type RunStep,
@@ -15,10 +16,12 @@ import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts
 import { pitchesOf } from './run-plan.ts';
 import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
 
-type Act = Exclude<RunAction['type'], 'mark' | 'effort' | 'swap'>;
+type Act = Exclude<RunAction['type'], 'mark' | 'effort' | 'swap' | 'help'>;
 
 export interface Running {
   readonly act: (type: Act) => void;
+  /** Who sounds from here to the end of the step. */
+  readonly help: (help: Help) => void;
   readonly mark: (mark: Extract<RunAction, { type: 'mark' }>['mark']) => void;
   /** Effort of ten, as the singer or the teacher feels it. */
   readonly effort: (level: number) => void;
@@ -31,7 +34,8 @@ export interface Running {
 function soundOf(step: RunStep, key: RunKey, voice: Student['voice']): ReturnType<typeof keySound> {
   if (!step.ladder) return glideSound(key.tonic, key.low, key.high);
   const { pattern, cueBeats = 4 } = step.ladder;
-  return keySound({ pattern, tonic: key.tonic, tempo: key.tempo, cueBeats, avoid: neverSounded(voice) });
+  const { tonic, tempo, help = 'together' } = key;
+  return keySound({ pattern, tonic, tempo, cueBeats, help, avoid: neverSounded(voice) });
 }
 
 function actionOf(type: Act, heard: boolean): RunAction {
@@ -90,6 +94,12 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id],
   );
+  const help = useCallback<Running['help']>(
+    (wanted) => {
+      actOnRun(run.id, { type: 'help', help: wanted }, new Date());
+    },
+    [run.id],
+  );
   const effort = useCallback<Running['effort']>(
     (level) => {
       actOnRun(run.id, { type: 'effort', level, id: v7() }, new Date());
@@ -103,5 +113,5 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id, run.state],
   );
-  return { act, mark, effort, swap, elapsed };
+  return { act, mark, help, effort, swap, elapsed };
 }

@@ -5,13 +5,19 @@ import type { TFunction } from 'i18next';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
-import { shelfQuery, type Shelf, type ShelfExercise } from '../../api/shelf.queries.ts';
+import {
+  shelfQuery,
+  versionsQuery,
+  type ExerciseVersion,
+  type Shelf,
+  type ShelfExercise,
+} from '../../api/shelf.queries.ts';
 import { Contour } from '../../flight/contour.tsx';
 import { Staff } from '../../flight/staff.tsx';
-import { clockText } from '../../ui/format.ts';
+import { clockText, momentText } from '../../ui/format.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
-import { writeNote } from '../../text/note-names.ts';
+import { sentence, writeNote } from '../../text/note-names.ts';
 import { useHear } from './use-hear.ts';
 import { firstTonic, usePlaced } from './use-placed.ts';
 import classes from './sheet.module.css';
@@ -34,23 +40,33 @@ function lines(exercise: ShelfExercise, placed: LaidStep | null, t: TFunction): 
     [t('shelf.compareRows.time'), placed && !placed.problem ? clockText(placed.seconds) : '–'],
     [
       t('shelf.compareRows.sits'),
-      isPlaced ? `${writeNote(placed.lowest)} – ${writeNote(placed.highest)}` : (placed?.problem?.message ?? '–'),
+      isPlaced
+        ? `${writeNote(placed.lowest)} – ${writeNote(placed.highest)}`
+        : sentence(placed?.problem?.message ?? '–'),
     ],
   ];
 }
 
+/** A side of the comparison as the address has it: an exercise, and a version of it after an @. */
+function sideOf(text: string): { readonly id: string; readonly version: number | null } {
+  const [id = '', version] = text.split('@');
+  return { id, version: version === undefined ? null : Number(version) };
+}
+
 interface SideProps {
   readonly id: string;
-  readonly onPick: (id: string) => void;
+  readonly version: number | null;
+  readonly versions: readonly ExerciseVersion[];
+  readonly exercise: ShelfExercise | undefined;
+  readonly onPick: (side: string) => void;
   readonly shelf: Shelf;
   readonly placed: LaidStep | null;
   readonly other: readonly Line[];
 }
 
-function Side({ id, onPick, shelf, placed, other }: SideProps): ReactElement {
+function Side({ id, version, versions, exercise, onPick, shelf, placed, other }: SideProps): ReactElement {
   const { t } = useTranslation();
   const hear = useHear();
-  const exercise = shelf.get(id);
   const work = exercise?.work;
   const own = exercise ? lines(exercise, placed, t) : [];
   const tonic = firstTonic(placed);
@@ -69,6 +85,24 @@ function Side({ id, onPick, shelf, placed, other }: SideProps): ReactElement {
           if (value !== null) onPick(value);
         }}
       />
+      {versions.length > 1 && (
+        <Select
+          mt="xs"
+          allowDeselect={false}
+          aria-label={t('shelf.compareVersion')}
+          data={[
+            { value: '', label: t('shelf.asItStands') },
+            ...versions.slice(1).map((one) => ({
+              value: String(one.version),
+              label: t('shelf.versionOf', { version: one.version, when: momentText(one.savedAt) }),
+            })),
+          ]}
+          value={version === null ? '' : String(version)}
+          onChange={(value) => {
+            onPick(value ? `${id}@${value}` : id);
+          }}
+        />
+      )}
       {exercise && (
         <>
           <div className={classes['comparePictures']}>
@@ -105,13 +139,20 @@ export function ComparePlace(): ReactElement {
   const shelf = useQuery(shelfQuery);
   const [address, setAddress] = useSearchParams();
   const { name, place } = usePlaced(shelf.data);
+  const [a, b] = [sideOf(address.get('a') ?? ''), sideOf(address.get('b') ?? '')];
+  const isOwn = ({ id }: { readonly id: string }): boolean => shelf.data?.get(id)?.own !== undefined;
+  const ofA = useQuery({ ...versionsQuery(a.id), enabled: isOwn(a) }).data;
+  const ofB = useQuery({ ...versionsQuery(b.id), enabled: isOwn(b) }).data;
   if (shelf.error && !shelf.data) return <Failure error={shelf.error} onRetry={() => void shelf.refetch()} />;
   if (!shelf.data) return <Shape />;
-  const sides = (['a', 'b'] as const).map((side) => {
-    const id = address.get(side) ?? '';
-    const exercise = shelf.data.get(id);
+  const sides = [
+    { side: 'a', ...a, versions: ofA ?? [] },
+    { side: 'b', ...b, versions: ofB ?? [] },
+  ].map(({ id, version, versions, side }) => {
+    const earlier = versions.find((one) => one.version === version)?.exercise;
+    const exercise = version === null ? shelf.data.get(id) : earlier;
     const placed = exercise ? place(exercise) : null;
-    return { side, id, placed, lines: exercise ? lines(exercise, placed, t) : [] };
+    return { side, id, version, versions, exercise, placed, lines: exercise ? lines(exercise, placed, t) : [] };
   });
   return (
     <>
@@ -123,12 +164,15 @@ export function ComparePlace(): ReactElement {
       </Title>
       <p className={classes['why']}>{name ? t('shelf.for', { name }) : t('shelf.nobody')}</p>
       <div className={classes['compare']}>
-        {sides.map(({ side, id, placed }, index) => (
+        {sides.map(({ side, id, version, versions, exercise, placed }, index) => (
           <Side
             key={side}
             id={id}
-            shelf={shelf.data}
+            version={version}
+            versions={versions}
+            exercise={exercise}
             placed={placed}
+            shelf={shelf.data}
             other={sides[1 - index]?.lines ?? []}
             onPick={(chosen) => {
               setAddress({ a: address.get('a') ?? '', b: address.get('b') ?? '', [side]: chosen }, { replace: true });

@@ -1,10 +1,10 @@
-import { spanOf, type Exercise, type LaidStep } from '@soft-lark/core';
+import { keysOf, spanOf, type Exercise, type LaidStep } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Contour } from '../../flight/contour.tsx';
 import { clockText } from '../../ui/format.ts';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
-import { writeNote } from '../../text/note-names.ts';
+import { sentence, writeNote } from '../../text/note-names.ts';
 import classes from './shelf.module.css';
 
 interface ExerciseRowProps {
@@ -17,10 +17,14 @@ function PlacedText({ placed }: { readonly placed: LaidStep | null }): ReactElem
   const [isShared] = useSharedScreen();
   if (!placed) return <span />;
   if (placed.problem)
-    return <span className={classes['problem']}>{isShared ? t('bench.leftOut') : placed.problem.message}</span>;
+    return (
+      <span className={classes['problem']}>{isShared ? t('bench.leftOut') : sentence(placed.problem.message)}</span>
+    );
   if (placed.lowest === null || placed.highest === null) return <span />;
   const keys =
-    placed.laid?.kind === 'pattern' ? t('shelf.keys', { count: placed.laid.ladder.rungs.length }) : t('bench.glide');
+    placed.laid?.kind === 'pattern'
+      ? t('shelf.keys', { count: keysOf(placed.laid.ladder.rungs).length })
+      : t('bench.glide');
   return (
     <span>
       {t('shelf.upTo')} <b>{writeNote(placed.highest)}</b> · {keys}

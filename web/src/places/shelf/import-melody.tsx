@@ -1,39 +1,27 @@
 import { Button, Group, RangeSlider, Select, TextInput } from '@mantine/core';
-import {
-  exerciseSchema,
-  MODES,
-  parsePattern,
-  patternOfMelody,
-  proposeTonic,
-  SoftLarkError,
-  type Melody,
-  type Mode,
-  type WrittenPattern,
-} from '@soft-lark/core';
+import { exerciseSchema, MODES, parsePattern, proposeTonic, songSchema, type Melody, type Mode } from '@soft-lark/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
 import { keepExercise } from '../../api/shelf.queries.ts';
+import { keepSong } from '../../api/songs.queries.ts';
 import { Staff } from '../../flight/staff.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { writeNote } from '../../text/note-names.ts';
+import { patternOutcome } from './pattern-outcome.ts';
 import classes from './sheet.module.css';
 
 /** A first choice of so many notes: a long tune does not fit a pattern. */
 const FIRST_NOTES = 16;
 const LONGEST_SHORT_NAME = 14;
 
-type Outcome = { readonly written: WrittenPattern } | { readonly problem: string };
+const [SLOWEST, FASTEST] = [20, 300];
 
-function outcomeOf(melody: Melody, from: number, to: number, tonic: number, mode: Mode): Outcome {
-  try {
-    return { written: patternOfMelody({ ...melody, events: melody.events.slice(from, to) }, tonic, mode) };
-  } catch (error) {
-    if (error instanceof SoftLarkError) return { problem: error.message };
-    throw error;
-  }
+/** The tempo of a file inside what a pattern can have; files have any. */
+function tempoWithin(tempo: number): number {
+  return Math.min(FASTEST, Math.max(SLOWEST, tempo));
 }
 
 /** A tune from a file: a part of it is picked and becomes an exercise; what cannot be kept is said first. */
@@ -46,7 +34,10 @@ export function ImportMelody({ name, melody }: { readonly name: string; readonly
   const [[from, to], setPart] = useState<[number, number]>([0, Math.min(count, FIRST_NOTES)]);
   const [tonic, setTonic] = useState(() => proposeTonic(melody));
   const [mode, setMode] = useState<Mode>(melody.mode ?? 'major');
-  const outcome = useMemo(() => outcomeOf(melody, from, to, tonic, mode), [melody, from, to, tonic, mode]);
+  const outcome = useMemo(
+    () => patternOutcome({ ...melody, events: melody.events.slice(from, to) }, tonic, mode),
+    [melody, from, to, tonic, mode],
+  );
   const written = 'written' in outcome ? outcome.written : null;
   const pattern = useMemo(
     () => written && parsePattern(written.pattern, { mode: written.mode, syllables: written.syllables }),
@@ -57,7 +48,7 @@ export function ImportMelody({ name, melody }: { readonly name: string; readonly
       const work = {
         kind: 'pattern' as const,
         ...written,
-        ...(melody.tempo !== undefined && { tempo: { usual: Math.min(300, Math.max(20, Math.round(melody.tempo))) } }),
+        ...(melody.tempo !== undefined && { tempo: { usual: tempoWithin(Math.round(melody.tempo)) } }),
       };
       const shortName = title.slice(0, LONGEST_SHORT_NAME);
       return keepExercise(
@@ -69,6 +60,21 @@ export function ImportMelody({ name, melody }: { readonly name: string; readonly
       await queries.invalidateQueries({ queryKey: ['exercises'] });
       await navigate(`/shelf/${id}`);
     },
+  });
+  const keepWhole = useMutation({
+    mutationFn: () => {
+      const { events, tempo, tonicClass, beatsPerBar } = melody;
+      const song = {
+        name: title,
+        events,
+        tempo: tempo && tempoWithin(tempo),
+        tonicClass,
+        mode,
+        beatsPerBar,
+      };
+      return keepSong({ id: v7(), version: 0, song: songSchema.parse(song) });
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['songs'] }),
   });
   return (
     <section className={classes['preview']} aria-label={t('shelf.importing.tune')}>
@@ -140,7 +146,7 @@ export function ImportMelody({ name, melody }: { readonly name: string; readonly
           {'problem' in outcome && outcome.problem}
         </p>
       )}
-      <FormProblem error={keep.error} />
+      <FormProblem error={keep.error ?? keepWhole.error} />
       <Group>
         <Button
           variant="filled"
@@ -152,6 +158,16 @@ export function ImportMelody({ name, melody }: { readonly name: string; readonly
         >
           {t('shelf.importing.keepTune')}
         </Button>
+        <Button
+          disabled={title.trim().length < 2 || keepWhole.isSuccess}
+          loading={keepWhole.isPending}
+          onClick={() => {
+            keepWhole.mutate();
+          }}
+        >
+          {t('shelf.importing.keepSong')}
+        </Button>
+        {keepWhole.isSuccess && <span role="status">{t('shelf.importing.songKept')}</span>}
       </Group>
     </section>
   );

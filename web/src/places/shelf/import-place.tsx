@@ -9,6 +9,7 @@ import { openFile, type OpenedFile, type Opening } from '../../workers/files.ts'
 import { ImportItems } from './import-items.tsx';
 import { ImportMelody } from './import-melody.tsx';
 import { ImportsSoFar } from './imports-so-far.tsx';
+import { SongsKept } from './songs-kept.tsx';
 import classes from './sheet.module.css';
 
 const KINDS = '.json,.musicxml,.xml,.mxl,.abc,.mid,.midi';
@@ -103,6 +104,7 @@ export function ImportPlace(): ReactElement {
       {chosen && opened?.kind === 'melody' && (
         <ImportMelody key={chosen.name} name={chosen.name} melody={opened.melody} />
       )}
+      <SongsKept />
       <ImportsSoFar />
     </>
   );

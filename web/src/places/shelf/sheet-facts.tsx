@@ -10,6 +10,7 @@ export function SheetFacts({ exercise, shelf }: { readonly exercise: Exercise; r
   const { t } = useTranslation();
   const { stage, load, level, does, register, noise, kit, goals, styles, voices, resistance, needs, copyOf } = exercise;
   const span = spanOf(exercise);
+  const version = shelf.get(exercise.id)?.own?.version ?? 0;
   const origin = copyOf === undefined ? undefined : shelf.get(copyOf);
   const facts = [
     t(`stages.${stage}`),
@@ -35,6 +36,11 @@ export function SheetFacts({ exercise, shelf }: { readonly exercise: Exercise; r
           {t('shelf.sheet.after')} <Link to={`/shelf/${id}`}>{shelf.get(id)?.name ?? id}</Link>
         </span>
       ))}
+      {version > 1 && (
+        <Link to={`/shelf/compare?a=${exercise.id}@${String(version - 1)}&b=${exercise.id}`}>
+          {t('shelf.compareVersions')}
+        </Link>
+      )}
       {origin && (
         <span>
           {t('shelf.sheet.from')} <Link to={`/shelf/${origin.id}`}>{origin.name}</Link>{' '}

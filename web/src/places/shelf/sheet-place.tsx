@@ -1,4 +1,4 @@
-import { helpPlan, relativeThatFits, type Help, type Exercise, type LaidStep } from '@soft-lark/core';
+import { keysOf, relativeThatFits, type Exercise, type LaidStep } from '@soft-lark/core';
 import { useElementSize } from '@mantine/hooks';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -7,22 +7,13 @@ import type { Shelf } from '../../api/shelf.queries.ts';
 import { layStones } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
 import { clockText } from '../../ui/format.ts';
+import { likeNeighbours } from '../../ui/like-neighbours.ts';
 import { LimitNote } from '../../ui/limit-note.tsx';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
+import { sentence } from '../../text/note-names.ts';
 import classes from './sheet.module.css';
 
 const HEIGHT = 136;
-
-/** Neighbours that are alike as one word with their number: together ×2. */
-function runsOf(plan: readonly Help[], word: (help: Help) => string): readonly string[] {
-  const runs: { readonly help: Help; count: number }[] = [];
-  for (const help of plan) {
-    const last = runs.at(-1);
-    if (last?.help === help) last.count += 1;
-    else runs.push({ help, count: 1 });
-  }
-  return runs.map(({ help, count }) => (count === 1 ? word(help) : `${word(help)} ×${String(count)}`));
-}
 
 interface SheetPlaceProps {
   readonly placed: LaidStep | null;
@@ -41,8 +32,8 @@ export function SheetPlace({ placed, name, shelf, place }: SheetPlaceProps): Rea
     const instead = relativeThatFits(placed.exercise, shelf, (other) => !place(other)?.problem);
     return (
       <p className={classes['problem']} role="note">
-        <b>{t('shelf.sheet.notFor', { name })}</b> {isShared ? t('bench.leftOut') : placed.problem.message}{' '}
-        {!isShared && placed.problem.remedy}{' '}
+        <b>{t('shelf.sheet.notFor', { name })}</b> {isShared ? t('bench.leftOut') : sentence(placed.problem.message)}{' '}
+        {!isShared && sentence(placed.problem.remedy)}{' '}
         {instead && (
           <>
             {t('shelf.sheet.insteadOf')} <Link to={`/shelf/${instead.id}`}>{instead.name}</Link>
@@ -51,10 +42,15 @@ export function SheetPlace({ placed, name, shelf, place }: SheetPlaceProps): Rea
       </p>
     );
   }
-  const { limits, limitContext, laid, seconds, isNew } = placed;
+  const { limits, limitContext, laid, seconds } = placed;
   const helps =
     laid?.kind === 'pattern'
-      ? runsOf(helpPlan(laid.ladder.rungs.length, isNew), (help) => t(`shelf.helps.${help}`))
+      ? likeNeighbours(
+          keysOf(laid.ladder.rungs.map((rung, index) => ({ ...rung, help: laid.ways[index]?.help ?? 'together' }))).map(
+            ({ help }) => help,
+          ),
+          (help) => t(`shelf.helps.${help}`),
+        )
       : [];
   return (
     <div className={classes['placed']}>
@@ -66,7 +62,7 @@ export function SheetPlace({ placed, name, shelf, place }: SheetPlaceProps): Rea
             {' · '}
           </>
         )}
-        {laid?.kind === 'pattern' && `${t('shelf.keys', { count: laid.ladder.rungs.length })} · `}
+        {laid?.kind === 'pattern' && `${t('shelf.keys', { count: keysOf(laid.ladder.rungs).length })} · `}
         {t('shelf.sheet.takes', { time: clockText(seconds) })}
       </p>
       {helps.length > 0 && (

@@ -4,6 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Contour } from '../../flight/contour.tsx';
 import { Staff } from '../../flight/staff.tsx';
+import { FromSong } from './from-song.tsx';
 import { PatternField } from './pattern-field.tsx';
 import { SingIn } from './sing-in.tsx';
 import type { Draft } from './use-draft.ts';
@@ -20,7 +21,10 @@ interface SheetTuneProps {
 export function SheetTune({ draft, work, tonic }: SheetTuneProps): ReactElement {
   const { t } = useTranslation();
   const { readable, pattern, error, changeWork } = draft;
-  const [isSinging, setSinging] = useState(false);
+  const [open, setOpen] = useState<'sing' | 'song' | null>(null);
+  const toggle = (way: 'sing' | 'song'): void => {
+    setOpen(open === way ? null : way);
+  };
   return (
     <div className={classes['tune']}>
       <div>
@@ -42,22 +46,40 @@ export function SheetTune({ draft, work, tonic }: SheetTuneProps): ReactElement 
               changeWork({ syllables: currentTarget.value });
             }}
           />
+        </div>
+        <div className={classes['ways']}>
           <Button
-            aria-expanded={isSinging}
+            aria-expanded={open === 'sing'}
             onClick={() => {
-              setSinging(!isSinging);
+              toggle('sing');
             }}
           >
             {t('shelf.sheet.singIn')}
           </Button>
+          <Button
+            aria-expanded={open === 'song'}
+            onClick={() => {
+              toggle('song');
+            }}
+          >
+            {t('shelf.sheet.fromSong')}
+          </Button>
         </div>
-        {isSinging && (
+        {open === 'song' && (
+          <FromSong
+            onPattern={({ pattern: text, syllables, mode }, tempo) => {
+              changeWork({ pattern: text, syllables, mode, tempo: { ...work.tempo, usual: Math.round(tempo) } });
+              setOpen(null);
+            }}
+          />
+        )}
+        {open === 'sing' && (
           <SingIn
             tempo={work.tempo.usual}
             mode={work.mode}
             onPattern={({ pattern: text }) => {
               changeWork({ pattern: text, syllables: 'ah' });
-              setSinging(false);
+              setOpen(null);
             }}
           />
         )}

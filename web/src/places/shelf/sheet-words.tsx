@@ -6,9 +6,6 @@ import { useTranslation } from 'react-i18next';
 import { sessionQuery } from '../../api/session.queries.ts';
 import classes from './shelf.module.css';
 
-/** House choice: an overlay lies over a modest step, so that it is not done and watched at once. */
-const MODEST_LOAD = 2;
-
 export function Block({ title, children }: { readonly title: string; readonly children: ReactNode }): ReactElement {
   return (
     <section className={classes['block']}>
@@ -51,15 +48,15 @@ function Cues({ exercise }: { readonly exercise: Pick<Exercise, 'cues'> }): Reac
 }
 
 interface SheetWordsProps {
-  readonly exercise: Pick<Exercise, 'cues' | 'watchFor' | 'manners' | 'senseCheck' | 'learnt' | 'cautions' | 'load'> & {
-    readonly isSung: boolean;
+  readonly exercise: Pick<Exercise, 'cues' | 'watchFor' | 'manners' | 'senseCheck' | 'learnt' | 'cautions'> & {
+    readonly takesOverlay: boolean;
   };
 }
 
 /** What is said, watched for, learnt and heeded with an exercise. */
 export const SheetWords = memo(function SheetWords({ exercise }: SheetWordsProps): ReactElement {
   const { t } = useTranslation();
-  const { watchFor, manners, senseCheck, learnt, cautions, load, isSung } = exercise;
+  const { watchFor, manners, senseCheck, learnt, cautions, takesOverlay } = exercise;
   return (
     <>
       {exercise.cues.length > 0 && (
@@ -113,7 +110,7 @@ export const SheetWords = memo(function SheetWords({ exercise }: SheetWordsProps
           </ul>
         </Block>
       )}
-      {isSung && load <= MODEST_LOAD && (
+      {takesOverlay && (
         <Block title={t('shelf.sheet.overlays')}>
           <ul>
             {OVERLAYS.map(({ id, name, text, setUpSeconds, cautions: heed }) => (

@@ -1,6 +1,6 @@
 import { Anchor, Button, Title } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
-import type { Exercise } from '@soft-lark/core';
+import { takesOverlay, type Exercise } from '@soft-lark/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -62,11 +62,11 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
     };
   }, []);
   // A keystroke in the pattern changes neither what is said nor the relatives; they are not drawn again for it.
-  const { cues, watchFor, manners, senseCheck, learnt, cautions, load, relatives, id, name } = exercise;
-  const isSung = work.kind === 'pattern' || work.kind === 'siren';
+  const { cues, watchFor, manners, senseCheck, learnt, cautions, relatives, id, name } = exercise;
+  const hasOverlays = takesOverlay(exercise);
   const words = useMemo(
-    () => ({ cues, watchFor, manners, senseCheck, learnt, cautions, load, isSung }),
-    [cues, watchFor, manners, senseCheck, learnt, cautions, load, isSung],
+    () => ({ cues, watchFor, manners, senseCheck, learnt, cautions, takesOverlay: hasOverlays }),
+    [cues, watchFor, manners, senseCheck, learnt, cautions, hasOverlays],
   );
   const relations = useMemo(() => ({ id, name, relatives }), [id, name, relatives]);
   const student = placing.studentId && placing.name ? { id: placing.studentId, name: placing.name } : null;

@@ -1,4 +1,5 @@
 import {
+  issueSentence,
   exerciseSchema,
   parsePattern,
   patternOfWork,
@@ -28,9 +29,7 @@ export interface Draft {
 
 function problemOf(exercise: Exercise): string | null {
   const result = exerciseSchema.safeParse(exercise);
-  if (result.success) return null;
-  const [issue] = result.error.issues;
-  return issue ? `${issue.path.join(' ')}: ${issue.message}` : null;
+  return result.success ? null : issueSentence(result.error);
 }
 
 /** Marks belong to events; those whose events are gone go with them. */

@@ -1,27 +1,21 @@
-import { ActionIcon, Button, Select, TagsInput, TextInput } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
+import { Button, Select, TagsInput, TextInput } from '@mantine/core';
 import { APPROACH_CHOICES, type Cue, type Exercise } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { LearntFields } from './learnt-fields.tsx';
+import { replaced, without } from './lists.ts';
+import { WatchFields } from './watch-fields.tsx';
+import { RemoveButton } from '../../ui/remove-button.tsx';
 import classes from './sheet.module.css';
 
 const HEIGHTS = ['always', 'low', 'bridge', 'above', 'top', 'last'] as const;
-type Watch = Exercise['watchFor'][number];
 
 interface WordFieldsProps {
   readonly exercise: Exercise;
   readonly change: (change: Partial<Exercise>) => void;
 }
 
-function replaced<T>(list: readonly T[], index: number, item: T): T[] {
-  return list.map((old, at) => (at === index ? item : old));
-}
-
-function without<T>(list: readonly T[], index: number): T[] {
-  return list.filter((_, at) => at !== index);
-}
-
-/** What to say and what to watch for: cues by height and approach, signs with causes and remedies in order. */
+/** The words of an exercise: cues by height and approach, what to watch for, how it is learnt, what to heed. */
 export function WordFields({ exercise, change }: WordFieldsProps): ReactElement {
   const { t } = useTranslation();
   const { cues, watchFor, manners, cautions } = exercise;
@@ -35,9 +29,6 @@ export function WordFields({ exercise, change }: WordFieldsProps): ReactElement 
   );
   const setCue = (index: number, cue: Cue): void => {
     change({ cues: replaced(cues, index, cue) });
-  };
-  const setWatch = (index: number, watch: Watch): void => {
-    change({ watchFor: replaced(watchFor, index, watch) });
   };
   return (
     <div className={classes['words']}>
@@ -74,14 +65,12 @@ export function WordFields({ exercise, change }: WordFieldsProps): ReactElement 
               setCue(index, { text, at, ...(approach && { approach }) });
             }}
           />
-          <ActionIcon
-            aria-label={t('shelf.sheet.removeCue', { number: index + 1 })}
+          <RemoveButton
+            label={t('shelf.sheet.removeCue', { number: index + 1 })}
             onClick={() => {
               change({ cues: without(cues, index) });
             }}
-          >
-            <IconX size={16} />
-          </ActionIcon>
+          />
         </div>
       ))}
       <Button
@@ -92,55 +81,7 @@ export function WordFields({ exercise, change }: WordFieldsProps): ReactElement 
       >
         {t('shelf.sheet.addCue')}
       </Button>
-      <h3>{t('shelf.watch')}</h3>
-      {watchFor.map((watch, index) => (
-        <div key={index} className={classes['watchRow']}>
-          <TextInput
-            aria-label={t('shelf.sheet.seen', { number: index + 1 })}
-            placeholder={t('shelf.sheet.seenHint')}
-            maxLength={240}
-            value={watch.seen}
-            onChange={({ currentTarget }) => {
-              setWatch(index, { ...watch, seen: currentTarget.value });
-            }}
-          />
-          <TagsInput
-            aria-label={t('shelf.sheet.causes', { number: index + 1 })}
-            placeholder={t('shelf.sheet.causesHint')}
-            value={watch.causes}
-            onChange={(causes) => {
-              setWatch(index, { ...watch, causes });
-            }}
-          />
-          <TagsInput
-            aria-label={t('shelf.sheet.remedies', { number: index + 1 })}
-            placeholder={t('shelf.sheet.remediesHint')}
-            value={watch.remedies.map(({ text }) => text)}
-            onChange={(texts) => {
-              const kept = texts.map(
-                (text) => watch.remedies.find((remedy) => remedy.text === text) ?? { kind: 'cue' as const, text },
-              );
-              setWatch(index, { ...watch, remedies: kept });
-            }}
-          />
-          <ActionIcon
-            aria-label={t('shelf.sheet.removeWatch', { number: index + 1 })}
-            onClick={() => {
-              change({ watchFor: without(watchFor, index) });
-            }}
-          >
-            <IconX size={16} />
-          </ActionIcon>
-        </div>
-      ))}
-      <Button
-        size="sm"
-        onClick={() => {
-          change({ watchFor: [...watchFor, { seen: '', causes: [], remedies: [] }] });
-        }}
-      >
-        {t('shelf.sheet.addWatch')}
-      </Button>
+      <WatchFields watchFor={watchFor} change={change} />
       <TagsInput
         label={t('shelf.sheet.manners')}
         description={t('shelf.sheet.mannersHint')}
@@ -149,6 +90,7 @@ export function WordFields({ exercise, change }: WordFieldsProps): ReactElement 
           change({ manners: list });
         }}
       />
+      <LearntFields exercise={exercise} change={change} />
       <TagsInput
         label={t('shelf.cautions')}
         value={cautions}

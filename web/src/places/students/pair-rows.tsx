@@ -1,9 +1,9 @@
-import { ActionIcon, Button, Fieldset, Group, NumberInput, Select, Stack } from '@mantine/core';
+import { Button, Fieldset, Group, NumberInput, Select, Stack } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
-import { IconX } from '@tabler/icons-react';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from '../../ui/note-field.tsx';
+import { RemoveButton } from '../../ui/remove-button.tsx';
 import type { VoiceValues } from './voice-form.values.ts';
 
 const KINDS = ['never-sounded', 'not-held', 'not-loud', 'not-heavy'] as const;
@@ -42,14 +42,12 @@ export function PairRows({ form, list, legend, addLabel }: PairRowsProps): React
                 {...form.getInputProps(`avoid.${String(index)}.seconds`)}
               />
             )}
-            <ActionIcon
-              aria-label={t('students.remove')}
+            <RemoveButton
+              label={t('students.remove')}
               onClick={() => {
                 form.removeListItem(list, index);
               }}
-            >
-              <IconX size={18} />
-            </ActionIcon>
+            />
           </Group>
         ))}
         <Button

@@ -81,13 +81,21 @@ export function StudentPlace(): ReactElement {
           }}
         />
         <Button
-          variant="filled"
           loading={build.isPending}
           onClick={() => {
             build.mutate({ id: student.id }, { onSuccess: ({ id }) => void navigate(`/routines/${id}`) });
           }}
         >
           {t('students.newRoutine')}
+        </Button>
+        <Button
+          variant="filled"
+          loading={build.isPending}
+          onClick={() => {
+            build.mutate({ id: student.id }, { onSuccess: ({ id }) => void navigate(`/routines/${id}?draft=1`) });
+          }}
+        >
+          {t('students.draftRoutine')}
         </Button>
       </div>
       {tab === 'routines' && <StudentRoutines today={today.data} />}

@@ -136,7 +136,7 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
           variant={isNext ? 'filled' : 'default'}
           loading={build.isPending}
           onClick={() => {
-            build.mutate(student, { onSuccess: ({ id }) => void navigate(`/routines/${id}`) });
+            build.mutate(student, { onSuccess: ({ id }) => void navigate(`/routines/${id}?draft=1`) });
           }}
         >
           {t('today.build')}

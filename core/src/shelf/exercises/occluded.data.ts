@@ -1,122 +1,8 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
-import { lower, rest, say, take, tell, tempo, watch } from './write.ts';
+import { lower, on, rest, say, take, tell, tempo, watch } from './write.ts';
 
-export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
-  {
-    id: 'tongue-out-and-back',
-    name: 'Tongue out and back',
-    shortName: 'Tongue out',
-    stage: 'release',
-    load: 0,
-    goals: ['release-tongue'],
-    noise: 'silent',
-    why: 'A tongue that has been out lies flatter when it comes home.',
-    work: {
-      kind: 'timed',
-      seconds: 20,
-      prompts: ['Tongue out, as far as is pleasant, five times.', 'Back, and let it lie wide.'],
-    },
-    cues: say('Wide like a leaf.', 'The jaw hangs, the tongue travels.', 'Tip comes to rest behind the lower teeth.'),
-    watchFor: [
-      watch('Jaw pushes forward', 'tongue pulled from its root', tell('Smaller: only to the lip.')),
-      watch('Tongue trembles', 'too far', rest('Let it lie, then half as far.')),
-    ],
-    relatives: [{ id: 'jaw-hang-and-shake', as: 'instead' }],
-  },
-  {
-    id: 'lips-forward-and-wide',
-    name: 'Lips forward and wide',
-    shortName: 'Lips',
-    stage: 'release',
-    load: 0,
-    goals: ['lips'],
-    noise: 'silent',
-    why: 'Awake lips shape the vowels, so that the throat need not.',
-    work: {
-      kind: 'timed',
-      seconds: 20,
-      prompts: ['Lips forward as for oo.', 'Lips wide as for ee, without a grin.', 'Back and forth, ten times.'],
-    },
-    cues: say('Only the lips; the brow sleeps.', 'Forward further than you think.', 'Cheeks soft.'),
-    watchFor: [
-      watch('The whole face works', 'effort', tell('Look bored above the nose.')),
-      watch('Jaw closes for wide', 'smiling with the teeth', tell('A thumb’s room between the teeth.')),
-    ],
-    relatives: [{ id: 'jaw-hang-and-shake', as: 'instead', when: 'sore-lip' }],
-  },
-  {
-    id: 'hinge-gliding',
-    name: 'Hinge gliding',
-    shortName: 'Hinge',
-    stage: 'release',
-    load: 1,
-    goals: ['release-jaw'],
-    notWith: ['jaw'],
-    why: 'The jaw glides open by its own weight; the tune only gives it time.',
-    work: {
-      kind: 'pattern',
-      pattern: '1 3 5 3 1:2',
-      syllables: 'ah',
-      tempo: { usual: 66 },
-      placement: { rule: 'speaking-pitch' },
-      mostKeys: 5,
-    },
-    cues: say('It opens down and a little back.', 'Weight, not muscle.', {
-      text: 'A little more room, no more sound.',
-      at: 'above',
-    }),
-    watchFor: [
-      watch(
-        'Chin pushed forward',
-        'opened by pushing',
-        tell('Think of the hinge, not the chin.'),
-        take('Jaw hang and shake.'),
-      ),
-      watch('Jaw locks half way', 'held at the hinge', tell('Yawn once, then again.')),
-    ],
-    relatives: [{ id: 'round-to-open', as: 'easier' }],
-    learnt: [
-      { name: 'With a hand', text: 'A fingertip at the hinge feels the glide.' },
-      { name: 'Without', text: 'The same glide, hands at rest.' },
-      { name: 'Into the next', text: 'The next exercise keeps it.' },
-    ],
-    senseCheck: { by: 'hand', text: 'A small hollow opens in front of the ear.' },
-    cautions: ['Within comfort, not with a jaw that clicks or hurts.'],
-  },
-  {
-    id: 'tongue-only-jaw-quiet',
-    name: 'Tongue only, jaw quiet',
-    shortName: 'Tongue only',
-    stage: 'release',
-    load: 1,
-    goals: ['release-tongue'],
-    why: 'The tongue can say lah without asking the jaw.',
-    work: {
-      kind: 'pattern',
-      pattern: '1 1 1 1 1:2',
-      syllables: 'lah*',
-      tempo: { usual: 80 },
-      mostKeys: 5,
-      travel: 'rise-return',
-    },
-    cues: say('Only the tip moves.', 'Jaw hangs open and waits.', 'A quick tongue, a slow vowel.'),
-    watchFor: [
-      watch(
-        'Jaw wags with each l',
-        'jaw and tongue are one',
-        tell('Fingertip on the chin, only to watch.'),
-        tempo('Ten beats slower.'),
-      ),
-      watch('Sound closes on l', 'tongue too thick', tell('A smaller touch, further forward.')),
-    ],
-    relatives: [{ id: 'tongue-out-and-back', as: 'easier' }],
-    learnt: [
-      { name: 'With a hand as monitor', text: 'A fingertip on the chin notices.' },
-      { name: 'Without', text: 'The chin stays by itself.' },
-    ],
-    senseCheck: { by: 'eye', text: 'In the mirror the chin is still.' },
-  },
+export const OCCLUDED: readonly WrittenExercise[] = [
   {
     id: 'lip-trill-octave',
     name: 'Lip trill, octave arpeggio',
@@ -142,14 +28,17 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
       'Down as carefully as up.',
     ),
     watchFor: [
-      watch(
-        'The trill stops on the top note',
-        'air stops; lips tighten',
-        tell('Faster air, looser lips.'),
-        lower('Two keys lower.'),
-        take('Lip trill on five.'),
+      on(
+        'crack',
+        watch(
+          'The trill stops on the top note',
+          'air stops; lips tighten',
+          tell('Faster air, looser lips.'),
+          lower('Two keys lower.'),
+          take('Lip trill on five.'),
+        ),
       ),
-      watch('A jump at the bridge', 'pushed from below', tell('Lighter from the third note on.')),
+      on('crack', watch('A jump at the bridge', 'pushed from below', tell('Lighter from the third note on.'))),
     ],
     relatives: [
       { id: 'lip-trill-on-five', as: 'easier' },
@@ -176,8 +65,8 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
       'The last note still buzzes.',
     ),
     watchFor: [
-      watch('The leap bursts', 'pushed', tell('Half the size.'), take('Lip-trill glides.')),
-      watch('Low notes fizzle out', 'air given away on the leap', tempo('Eight beats faster.')),
+      on('strain', watch('The leap bursts', 'pushed', tell('Half the size.'), take('Lip-trill glides.'))),
+      on('breath', watch('Low notes fizzle out', 'air given away on the leap', tempo('Eight beats faster.'))),
     ],
     relatives: [
       { id: 'lip-trill-on-five', as: 'easier' },
@@ -201,7 +90,7 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
     }),
     watchFor: [
       watch('It will not start', 'tongue pressed', tell('Say “dr” and stay on it.'), take('Lip trill on five.')),
-      watch('It stops going up', 'air slows', tell('Let the air lead the pitch.')),
+      on('crack', watch('It stops going up', 'air slows', tell('Let the air lead the pitch.'))),
     ],
     relatives: [
       { id: 'lip-trill-on-five', as: 'instead', when: 'cannot-trill' },
@@ -239,12 +128,15 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
       'Cheeks soft.',
     ),
     watchFor: [
-      watch(
-        'Pressure behind ears or eyes',
-        'straw too narrow; too much air',
-        rest('Stop; a wider straw, or none today.'),
+      on(
+        'strain',
+        watch(
+          'Pressure behind ears or eyes',
+          'straw too narrow; too much air',
+          rest('Stop; a wider straw, or none today.'),
+        ),
       ),
-      watch('A hiss beside the straw', 'lips leak', tell('Lips closer round it.')),
+      on('breath', watch('A hiss beside the straw', 'lips leak', tell('Lips closer round it.'))),
     ],
     relatives: [
       { id: 'straw-slides', as: 'easier' },
@@ -279,8 +171,8 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
       'The sound sits behind the bubbles.',
     ),
     watchFor: [
-      watch('Bubbles in gusts', 'breath pushed', tell('Smaller bubbles.')),
-      watch('Bubbles stop at the top', 'throat closes', tell('A lower hill.'), take('Straw slides.')),
+      on('breath', watch('Bubbles in gusts', 'breath pushed', tell('Smaller bubbles.'))),
+      on('crack', watch('Bubbles stop at the top', 'throat closes', tell('A lower hill.'), take('Straw slides.'))),
     ],
     relatives: [
       { id: 'straw-slides', as: 'easier' },
@@ -318,7 +210,7 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
     ),
     watchFor: [
       watch('Notes pop out', 'pressed', tell('Let the straw slow the air.')),
-      watch('The tune goes flat', 'air too slow', tempo('Six beats faster.')),
+      on('pitch', watch('The tune goes flat', 'air too slow', tempo('Six beats faster.'))),
     ],
     relatives: [
       { id: 'straw-steps-down', as: 'easier' },
@@ -350,8 +242,8 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
       'Change without a gap.',
     ),
     watchFor: [
-      watch('Only air on v', 'voice let go', tell('Hum first, then bring the lip up.')),
-      watch('Buzz too strong', 'pressed', tell('A bee in the next room.')),
+      on('breath', watch('Only air on v', 'voice let go', tell('Hum first, then bring the lip up.'))),
+      on('strain', watch('Buzz too strong', 'pressed', tell('A bee in the next room.'))),
     ],
     relatives: [
       { id: 'z-on-five', as: 'instead' },
@@ -381,8 +273,11 @@ export const RELEASE_AND_OCCLUDED: readonly WrittenExercise[] = [
     },
     cues: say('Back of the tongue up, jaw down.', 'As quiet as it will go.', 'Listen for the seam; do not mend it.'),
     watchFor: [
-      watch('It stops in one place', 'a seam; not ready yet', tell('Slower just there.'), take('Hum glides.')),
-      watch('Louder at the top', 'reaching', tell('Smaller as it rises.')),
+      on(
+        'crack',
+        watch('It stops in one place', 'a seam; not ready yet', tell('Slower just there.'), take('Hum glides.')),
+      ),
+      on('strain', watch('Louder at the top', 'reaching', tell('Smaller as it rises.'))),
     ],
     relatives: [{ id: 'hum-glides', as: 'easier' }],
     senseCheck: { by: 'ear', text: 'One colour from the bottom to the top, without a step.' },

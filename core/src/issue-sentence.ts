@@ -1,0 +1,41 @@
+import type { z } from 'zod';
+
+type Issue = z.core.$ZodIssue;
+
+const UNITS: Readonly<Record<string, string>> = { string: ' characters', array: ' entries' };
+
+function told(issue: Issue): string {
+  switch (issue.code) {
+    case 'too_small':
+      return issue.origin === 'string' || issue.origin === 'array'
+        ? `needs at least ${String(issue.minimum)}${UNITS[issue.origin] ?? ''}`
+        : `is under ${String(issue.minimum)}`;
+    case 'too_big':
+      return issue.origin === 'string' || issue.origin === 'array'
+        ? `has more than ${String(issue.maximum)}${UNITS[issue.origin] ?? ''}`
+        : `is over ${String(issue.maximum)}`;
+    case 'invalid_type':
+      return issue.message.endsWith('received undefined') ? 'is missing' : `is no ${issue.expected}`;
+    case 'invalid_value':
+      return `is none of ${issue.values.map(String).join(', ')}`;
+    case 'unrecognized_keys':
+      return `has a field that is not known: ${issue.keys.join(', ')}`;
+    case 'invalid_union':
+      return 'is of no known kind';
+    case 'invalid_format':
+      return 'has a form that cannot be read';
+    default:
+      return issue.message;
+  }
+}
+
+/**
+ * What is wrong with checked data, in words for people: the place, counted from one, and what is the matter there.
+ *
+ * @example a second cue without a text: “cues 2 text” is missing
+ */
+export function issueSentence({ issues: [issue] }: Pick<z.ZodError, 'issues'>): string {
+  if (!issue) return 'cannot be read';
+  const place = issue.path.map((part) => (typeof part === 'number' ? String(part + 1) : String(part))).join(' ');
+  return place === '' ? told(issue) : `“${place}” ${told(issue)}`;
+}

@@ -1,0 +1,112 @@
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { isForVoice, isNoLouder, isSungWork, type Exercise } from '../shelf/index.ts';
+import { isCloseToPerformance, leftOutToday } from './allowed-today.ts';
+import { asTaught } from './as-taught.ts';
+import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
+import type { DraftContext, PassedOver } from './draft.types.ts';
+
+/** What one exercise has to say for itself at a place of the draft. */
+export interface Candidate {
+  readonly exercise: Exercise;
+  readonly points: number;
+  readonly reason: string;
+}
+
+/** An exercise that may be taken, with its share of chance. */
+export interface Eligible {
+  readonly exercise: Exercise;
+  readonly chance: number;
+}
+
+/** Whether an exercise may be met at a place that need not be filled: close to a performance nothing new is. */
+export function mayBeMet({ id }: Exercise, context: DraftContext): boolean {
+  return context.known.has(id) || !isCloseToPerformance(context);
+}
+
+/** Gentle work that nobody is surprised by, even where nothing new is begun. */
+function isGentle({ load, level }: Exercise): boolean {
+  return load <= 1 && level === 'first';
+}
+
+function whyNot(exercise: Exercise, context: DraftContext): string | null {
+  const { voice, known, noise, occasion } = context;
+  const { name } = exercise;
+  const problem = leftOutToday(asTaught(exercise, context), voice, context);
+  if (problem) return problem.message;
+  if (!isForVoice(exercise, voice.type)) return `“${name}” is for other voices.`;
+  if (
+    exercise.styles.length > 0 &&
+    ![voice.style, ...(voice.otherStyles ?? [])].some((style) => exercise.styles.includes(style))
+  )
+    return `“${name}” belongs to another style.`;
+  if (exercise.optIn || exercise.grit) return `“${name}” is taken by the teacher’s own decision only.`;
+  if (noise && !isNoLouder(exercise, noise)) return `“${name}” is louder than asked for.`;
+  const isClose = isCloseToPerformance(context);
+  if (isClose && exercise.extendsRange) return `“${name}” extends the range; that rests close to a performance.`;
+  if (isClose && !known.has(exercise.id) && !isGentle(exercise))
+    return `“${name}” is new; close to a performance nothing new is begun.`;
+  if (
+    context.conditions.some((condition) => condition === 'tired' || condition === 'recovering') &&
+    exercise.extendsRange
+  )
+    return `“${name}” extends the range; a ${context.conditions.join(' and ')} voice rests from that.`;
+  if (occasion === 'home' && exercise.level === 'advanced' && !known.has(exercise.id))
+    return `“${name}” is advanced and new; it is met in a lesson first.`;
+  return null;
+}
+
+/** Parts the shelf in two: what may be taken today, and what may not and why. Archived exercises are not looked at. */
+export function sortOut(context: DraftContext): {
+  readonly eligible: readonly Eligible[];
+  readonly leftOut: readonly PassedOver[];
+} {
+  const generator = xoroshiro128plus(context.seed);
+  const eligible: Eligible[] = [];
+  const leftOut: PassedOver[] = [];
+  // In the order of their ids, so that the same seed falls the same way whatever order the shelf is in.
+  const shelf = [...context.exercises.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+  for (const exercise of shelf) {
+    const chance = uniformFloat64(generator);
+    const reason = whyNot(exercise, context);
+    if (reason === null) eligible.push({ exercise, chance });
+    else leftOut.push({ exerciseId: exercise.id, reason });
+  }
+  return { eligible, leftOut };
+}
+
+const list = (words: readonly string[]): string => words.map((word) => word.replaceAll('-', ' ')).join(' and ');
+
+/** Points for an exercise at a place, and the weightiest of them in a sentence. */
+export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: DraftContext): Candidate {
+  const { voice, known, goals = voice.goals, songNeeds = [], recent = [], ease } = context;
+  const served = goals.filter((goal) => exercise.goals.includes(goal));
+  const needed = songNeeds.filter((need) => exercise.goals.includes(need));
+  const isKnown = known.has(exercise.id);
+  const went = ease?.get(exercise.id);
+  const { goalOfSlot, goal, mostGoals, songNeed, sungCoolDown, workedWell, doneLast, doneBefore, advanced } =
+    DRAFT_POINTS;
+  const points =
+    (slot.goal !== undefined && exercise.goals.includes(slot.goal) ? goalOfSlot : 0) +
+    (slot.keep && isSungWork(exercise) ? sungCoolDown : 0) +
+    goal * Math.min(mostGoals, served.length) +
+    songNeed * Math.min(1, needed.length) +
+    (isKnown ? DRAFT_POINTS.known : 0) +
+    (went !== undefined && went >= 4 ? workedWell : 0) +
+    (recent[0]?.includes(exercise.id) ? doneLast : 0) +
+    (recent[1]?.includes(exercise.id) ? doneBefore : 0) +
+    (exercise.level === 'advanced' && !isKnown ? advanced : 0) +
+    DRAFT_POINTS.chance * chance;
+  const reasons = [
+    ...(needed.length > 0 ? [`prepares ${list(needed)} of the song`] : []),
+    ...(served.length > 0 ? [`serves ${list(served)}`] : []),
+    ...(slot.keep
+      ? [slot.stage === 'cool' ? 'brings the voice down again' : 'gentle work that is never left out']
+      : []),
+    ...(isKnown ? ['known already'] : [`new: ${exercise.why.replace(/\.$/, '') || 'something not sung yet'}`]),
+    ...(recent.length > 0 && !recent.some((run) => run.includes(exercise.id)) ? ['a change from the last runs'] : []),
+  ];
+  const [first = '', ...more] = reasons.slice(0, 2);
+  const sentence = [first, ...more].join('; ');
+  return { exercise, points, reason: `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.` };
+}

@@ -1,0 +1,95 @@
+// Source: usual order of a warm-up and usual shares of its minutes; house choice which stages go first when time is short.
+import type { Stage } from '../limits/index.ts';
+
+/** One place in a draft: a stage, what it should serve, and whether it stays when time is short. */
+export interface DraftSlot {
+  readonly stage: Stage;
+  readonly goal?: string;
+  readonly keep?: boolean;
+  /** Goes before all that may be dropped. */
+  readonly isUrgent?: boolean;
+}
+
+const slots = (...stages: readonly Stage[]): readonly DraftSlot[] => stages.map((stage) => ({ stage }));
+const ALWAYS: readonly DraftSlot[] = [
+  { stage: 'occluded', keep: true },
+  { stage: 'cool', keep: true },
+];
+
+/** The kind of day a draft is for. */
+export type DraftDay = 'plain' | 'tired' | 'recovering' | 'performance' | 'young' | 'older';
+
+/** Places in the order in which they are given room: the first are there in three minutes, the last in an hour. */
+export const DRAFT_PLANS: Readonly<Record<DraftDay, readonly DraftSlot[]>> = {
+  plain: [
+    ...ALWAYS,
+    ...slots('middle', 'breath', 'resonance', 'registers', 'release', 'agility', 'settle', 'occluded', 'tone', 'range'),
+    ...slots('words', 'onset', 'dynamics', 'style', 'middle', 'breath', 'registers', 'resonance', 'tone', 'agility'),
+    ...slots('words', 'style', 'occluded', 'middle', 'dynamics', 'tone', 'registers', 'release', 'settle', 'breath'),
+    ...slots('agility', 'resonance', 'middle', 'onset', 'words', 'style', 'tone', 'range', 'cool', 'occluded'),
+  ],
+  tired: [
+    ...ALWAYS,
+    ...slots('occluded', 'breath', 'resonance', 'release', 'middle', 'settle', 'occluded', 'occluded', 'words', 'tone'),
+    ...slots('breath', 'resonance', 'onset', 'release', 'middle', 'settle', 'cool', 'occluded', 'words', 'resonance'),
+    ...slots('breath', 'settle', 'release', 'occluded', 'middle', 'tone', 'cool', 'occluded', 'resonance', 'breath'),
+  ],
+  recovering: [
+    ...ALWAYS,
+    ...slots('occluded', 'breath', 'occluded', 'resonance', 'release', 'occluded', 'settle', 'breath', 'occluded'),
+    ...slots('middle', 'occluded', 'resonance', 'settle', 'cool', 'occluded', 'breath', 'occluded', 'release'),
+    ...slots('occluded', 'settle', 'breath', 'resonance', 'occluded', 'middle', 'occluded', 'release', 'cool'),
+  ],
+  performance: [
+    ...ALWAYS,
+    ...slots('middle', 'breath', 'resonance', 'occluded', 'release', 'registers', 'settle', 'words', 'tone', 'agility'),
+    ...slots('middle', 'breath', 'style', 'resonance', 'dynamics', 'occluded', 'words', 'release', 'tone', 'registers'),
+    ...slots('middle', 'settle', 'breath', 'style', 'occluded', 'resonance', 'agility', 'words', 'cool', 'tone'),
+  ],
+  young: [
+    ...ALWAYS,
+    ...slots('resonance', 'middle', 'breath', 'words', 'settle', 'resonance', 'release', 'middle', 'occluded', 'words'),
+    ...slots('breath', 'registers', 'resonance', 'settle', 'middle', 'words', 'release', 'cool', 'occluded', 'tone'),
+  ],
+  older: [
+    ...ALWAYS,
+    ...slots(
+      'occluded',
+      'breath',
+      'middle',
+      'resonance',
+      'release',
+      'settle',
+      'registers',
+      'occluded',
+      'words',
+      'tone',
+    ),
+    ...slots('agility', 'breath', 'middle', 'resonance', 'onset', 'dynamics', 'settle', 'occluded', 'words', 'range'),
+    ...slots('release', 'tone', 'middle', 'breath', 'occluded', 'registers', 'words', 'resonance', 'cool', 'settle'),
+  ],
+};
+
+/** What speaks for and against an exercise in a draft; points, the greater the weightier. House choice. */
+export const DRAFT_POINTS = {
+  goalOfSlot: 5,
+  sungCoolDown: 3,
+  goal: 3,
+  mostGoals: 2,
+  songNeed: 4,
+  known: 2,
+  workedWell: 1,
+  urgent: 20,
+  thirdOfAKind: -4,
+  doneLast: -4,
+  doneBefore: -1.5,
+  advanced: -1,
+  chance: 3.5,
+} as const;
+
+/** Goals that are served by something laid over a modest step rather than by a step of their own. */
+export const GOAL_OVERLAYS: Readonly<Record<string, string>> = {
+  'release-jaw': 'hand-at-the-jaw',
+  alignment: 'wall-at-the-back',
+  neck: 'slow-sway',
+};

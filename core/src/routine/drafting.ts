@@ -1,0 +1,157 @@
+import { STAGES } from '../limits/index.ts';
+import { isSungWork, type Exercise } from '../shelf/index.ts';
+import { hasWhatItNeeds } from './allowed-today.ts';
+import { mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
+import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
+import type { DraftContext, DraftedStep, PassedOver } from './draft.types.ts';
+import { layRoutine } from './lay-routine.ts';
+import type { RoutineStep } from './routine.types.ts';
+import { optionsOf } from './step-options.ts';
+
+/** A place that was filled: the step, its seconds at least and at most, and why. */
+export interface Filled extends DraftedStep {
+  readonly exercise: Exercise;
+  readonly isKept: boolean;
+  readonly points: number;
+  readonly least: number;
+  readonly most: number;
+}
+
+/** An exercise that was looked at for a place. */
+interface Tried {
+  readonly candidate: Candidate;
+  readonly least: number;
+  readonly most: number;
+  /** It has fewer keys in this voice than it wants. */
+  readonly isNarrow: boolean;
+}
+
+/** House choice: places looked at before the best that can be sung is taken. */
+const MOST_TRIED = 12;
+const MOST_PASSED_OVER = 4;
+
+/** What an exercise is set to in a draft: at the tempo it is learnt in while it is new. */
+function settingsOf({ id, work }: Exercise, { known }: DraftContext): RoutineStep['settings'] {
+  const learn = work.kind === 'pattern' ? work.tempo.learn : undefined;
+  return learn !== undefined && !known.has(id) ? { tempo: learn } : {};
+}
+
+function isFastBreath({ work }: Exercise): boolean {
+  return work.kind === 'breath' && work.bursts !== undefined;
+}
+
+/** What a draft takes its steps from. */
+export interface Pool {
+  readonly context: DraftContext;
+  readonly eligible: readonly Eligible[];
+}
+
+/** Seconds of steps at their shortest, and at full length. */
+export function leastOf(filled: readonly Filled[]): number {
+  return filled.reduce((sum, { least }) => sum + least, 0);
+}
+
+export function mostOf(filled: readonly Filled[]): number {
+  return filled.reduce((sum, { most }) => sum + most, 0);
+}
+
+/** The steps a draft begins with: those that are pinned. */
+export function pinnedSteps(context: DraftContext): readonly Filled[] {
+  return (context.pinned ?? []).flatMap((step): readonly Filled[] => {
+    const exercise = context.exercises.get(step.exerciseId);
+    if (!exercise) return [];
+    const seconds = layRoutine([step], context).steps[0]?.seconds ?? 0;
+    const own = { ...step, locked: true, reason: 'Pinned.', passedOver: [], isKept: true, points: 10 };
+    return [{ ...own, exercise, least: seconds, most: seconds }];
+  });
+}
+
+/** Sung steps that come before an exercise, by stage: what limits it there. */
+function sungBefore({ stage }: Exercise, filled: readonly Filled[]): number {
+  const rank = STAGES.indexOf(stage);
+  return filled.filter(({ exercise }) => isSungWork(exercise) && STAGES.indexOf(exercise.stage) < rank).length;
+}
+
+/** Less for what two steps of the stage serve already. */
+function withVariety(candidate: Candidate, filled: readonly Filled[]): Candidate {
+  const { stage, goals } = candidate.exercise;
+  const alike = filled.filter(
+    ({ exercise }) => exercise.stage === stage && exercise.goals.some((goal) => goals.includes(goal)),
+  );
+  return alike.length < 2 ? candidate : { ...candidate, points: candidate.points + DRAFT_POINTS.thirdOfAKind };
+}
+
+/** Fills a place with the best that can be sung there within so many seconds; at a kept place else with the shortest. */
+export function fillPlace(
+  filled: readonly Filled[],
+  slot: DraftSlot,
+  room: number,
+  { context, eligible }: Pool,
+): readonly Filled[] {
+  const taken = new Set(filled.map(({ exercise }) => exercise.id));
+  const weighed = eligible
+    .filter(({ exercise }) => exercise.stage === slot.stage && !taken.has(exercise.id))
+    .filter(({ exercise }) => hasWhatItNeeds(exercise, context, taken))
+    .filter(({ exercise }) => !(isFastBreath(exercise) && filled.some((other) => isFastBreath(other.exercise))))
+    .filter(({ exercise }) => (slot.keep ?? slot.isUrgent ?? false) || mayBeMet(exercise, context))
+    .map((one) => withVariety(weigh(one, slot, context), filled))
+    .sort((a, b) => b.points - a.points);
+  const tried: Tried[] = [];
+  const passedOver: PassedOver[] = [];
+  for (const candidate of slot.keep ? weighed : weighed.slice(0, MOST_TRIED)) {
+    const { exercise } = candidate;
+    const settings = settingsOf(exercise, context);
+    const options = optionsOf(
+      { id: '', exerciseId: exercise.id, settings },
+      exercise,
+      context,
+      sungBefore(exercise, filled),
+      1,
+    );
+    const [first, last] = [options[0], options.at(-1)];
+    const isNarrow = first?.isNarrow ?? false;
+    if (!first || !last) {
+      passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” has no room in this voice today.` });
+      continue;
+    }
+    tried.push({ candidate, least: first.seconds, most: last.seconds, isNarrow });
+    if (first.seconds <= room && !isNarrow) break;
+    const why = isNarrow ? 'has few keys in this voice today' : 'takes longer than the time left';
+    passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” ${why}.` });
+  }
+  const within = tried.filter(({ least }) => least <= room);
+  const fitting = within.find(({ isNarrow }) => !isNarrow) ?? within[0];
+  const chosen = fitting ?? (slot.keep ? [...tried].sort((a, b) => a.least - b.least)[0] : undefined);
+  if (!chosen) return filled;
+  const { exercise, reason, points } = chosen.candidate;
+  const settings = settingsOf(exercise, context);
+  const others = weighed
+    .filter(
+      (other) =>
+        other.exercise.id !== exercise.id && !passedOver.some(({ exerciseId }) => exerciseId === other.exercise.id),
+    )
+    .map((other) => ({ exerciseId: other.exercise.id, reason: `“${exercise.name}” speaks more for itself here.` }));
+  const step: Filled = {
+    id: `draft-${exercise.id}`,
+    exerciseId: exercise.id,
+    settings,
+    reason: `${reason}${settings.tempo === undefined ? '' : ' At the tempo it is learnt in.'}`,
+    passedOver: [...passedOver.filter(({ exerciseId }) => exerciseId !== exercise.id), ...others].slice(
+      0,
+      MOST_PASSED_OVER,
+    ),
+    exercise,
+    isKept: slot.keep ?? false,
+    points: points + (slot.isUrgent ? DRAFT_POINTS.urgent : 0),
+    least: chosen.least,
+    most: chosen.most,
+  };
+  return [...filled, step];
+}
+
+/** Sets a ladder that ends at its top to come home again. */
+export function bringHome(filled: readonly Filled[], stepId: string): readonly Filled[] {
+  return filled.map((step) =>
+    step.id === stepId ? { ...step, settings: { ...step.settings, travel: 'rise-return' as const } } : step,
+  );
+}

@@ -1,0 +1,71 @@
+import type { Rung } from '../ladder/index.ts';
+import { helpPlan, type Help } from '../shelf/index.ts';
+import type { Mark, SungKey } from './run.types.ts';
+
+/** How one key is sung: who sounds in it, and in which manner. */
+export interface KeyWay {
+  readonly help: Help;
+  readonly manner?: string;
+}
+
+type Passed = Pick<Rung, 'tonic' | 'leg'>;
+
+/** Which key each rung belongs to: rungs that follow one another on one tonic and leg are passes of one key. */
+function keyIndexes(rungs: readonly Passed[]): readonly number[] {
+  let key = -1;
+  return rungs.map(({ tonic, leg }, index) => {
+    const before = rungs[index - 1];
+    if (tonic !== before?.tonic || leg !== before.leg) key += 1;
+    return key;
+  });
+}
+
+/** The first rung of each key: passes and repeats of a key are left out. */
+export function keysOf<T extends Passed>(rungs: readonly T[]): readonly T[] {
+  const keys = keyIndexes(rungs);
+  return rungs.filter((_, index) => keys[index] !== keys[index - 1]);
+}
+
+/**
+ * How each rung of a ladder is sung: help by key, manners by pass, begun again in each key.
+ *
+ * @param manners ways in which one key is sung before moving, in order; empty where there is one way
+ */
+export function keyWays(rungs: readonly Passed[], manners: readonly string[], isNew: boolean): readonly KeyWay[] {
+  const keys = keyIndexes(rungs);
+  const helps = helpPlan((keys.at(-1) ?? -1) + 1, isNew);
+  return keys.map((key, index) => {
+    const manner = manners[(index - keys.indexOf(key)) % Math.max(1, manners.length)];
+    return { help: helps[key] ?? 'together', ...(manner !== undefined && { manner }) };
+  });
+}
+
+const MORE: Readonly<Record<Help, Help>> = {
+  alone: 'cue-only',
+  'cue-only': 'together',
+  together: 'together',
+  shown: 'shown',
+};
+
+/** The help after a missed key: a little more, for one key. */
+export function moreHelp(help: Help): Help {
+  return MORE[help];
+}
+
+/** Whether a key did not come as it should. */
+export function isMissed({ marks }: { readonly marks: readonly Mark[] }): boolean {
+  return marks.some((mark) => mark !== 'easy');
+}
+
+/**
+ * The last of a step's manners that was sung without trouble: the softest or cleanest that worked.
+ *
+ * @param sung keys of the step in the order they were sung
+ * @returns nothing where no manner worked, or the step has none
+ */
+export function mannerThatWorked(sung: readonly Pick<SungKey, 'manner' | 'outcome' | 'marks'>[]): string | undefined {
+  const manners = [...new Set(sung.flatMap(({ manner }) => manner ?? []))];
+  return [...manners]
+    .reverse()
+    .find((manner) => sung.some((key) => key.manner === manner && key.outcome === 'sung' && !isMissed(key)));
+}

@@ -1,0 +1,76 @@
+import type { REVIEW_SOURCES } from './review.data.ts';
+import type { Approach } from '../../shelf/index.ts';
+import type { RoutinePatch } from '../routine-patch.ts';
+import type { LaidRoutine, LaidStep, RoutineContext, RoutineStep } from '../routine.types.ts';
+
+/** A change that would mend a finding. */
+export interface Fix {
+  readonly label: string;
+  readonly patch: RoutinePatch;
+}
+
+/** `stop` is a caution that is never passed over, `warn` wants a decision, `note` is worth knowing. */
+export type Severity = 'stop' | 'warn' | 'note';
+
+/** Something the review has to say about a routine. */
+export interface Finding {
+  /** The rule, and the step or the thing it concerns: the same finding has the same id after every edit. */
+  readonly id: string;
+  readonly rule: ReviewRule;
+  readonly severity: Severity;
+  readonly stepId?: string;
+  readonly message: string;
+  /** What the rule rests on. */
+  readonly source: string;
+  readonly fixes: readonly Fix[];
+}
+
+type ReviewRule = keyof typeof REVIEW_SOURCES;
+
+/** What is known of a student besides the voice file; rules without their figures are silent. */
+interface StudentHistory {
+  /** Weighted minutes of this week with the routine, and of a usual week. */
+  readonly weekMinutes?: number;
+  readonly usualWeekMinutes?: number;
+  readonly daysSinceAnythingNew?: number;
+  /** Exercises that were never done well at the setting they still have. */
+  readonly stuck?: ReadonlySet<string>;
+}
+
+/** What of the song in hand a routine should prepare. */
+interface SongDemands {
+  readonly highest?: number;
+  readonly fastestNotesPerSecond?: number;
+}
+
+/** A routine to be looked at: its steps and minutes on this day. */
+export interface ReviewContext extends RoutineContext {
+  readonly steps: readonly RoutineStep[];
+  readonly minutes: number;
+  /** Left out they are those of the voice file. */
+  readonly goals?: readonly string[];
+  readonly approach?: Approach;
+  readonly history?: StudentHistory;
+  readonly song?: SongDemands;
+  /** The routine laid out already; left out it is laid out here. */
+  readonly laid?: LaidRoutine;
+  /** Findings that were muted with a reason, by id or by rule. A `stop` is never muted. */
+  readonly muted?: ReadonlySet<string>;
+}
+
+/** A routine as the rules read it. */
+export interface Reviewed {
+  readonly context: ReviewContext;
+  readonly laid: LaidRoutine;
+  readonly steps: readonly LaidStep[];
+  /** Patterns and sirens that can be sung. */
+  readonly sung: readonly LaidStep[];
+}
+
+/** A finding as a rule says it; the source is added from the table. */
+export type Said = Omit<Finding, 'source' | 'id' | 'fixes'> & {
+  readonly about?: string;
+  readonly fixes?: readonly Fix[];
+};
+
+export type Rule = (reviewed: Reviewed) => readonly Said[];

@@ -1,0 +1,61 @@
+// Source: usual teaching reference for the order and the shares of a warm-up, schools differ; house choice where a figure has no other.
+
+/** Figures of the review that teachers may disagree on. Minutes, shares, semitones, days, levels of load. */
+export const REVIEW_FIGURES = {
+  underBudgetShare: 0.75,
+  occludedMinutes: 3,
+  occludedMinutesTiredOrOlder: 5,
+  /** Of a short routine no more than this share is asked for. */
+  occludedShare: 0.25,
+  occludedShareTiredOrOlder: 0.4,
+  occludedShareRecovering: 0.45,
+  /** Nobody counts a few seconds. */
+  occludedSlackSeconds: 6,
+  firstLoad: 2,
+  loadJump: 2,
+  heavyPeakLoad: 3,
+  keyJump: 7,
+  sameInARow: 3,
+  checkDays: 90,
+  checkDaysChanging: 30,
+  nothingNewDays: 28,
+  loadWarn: 1.3,
+  loadLightDay: 1.6,
+} as const;
+
+/** What each rule rests on, as the page shows it. */
+export const REVIEW_SOURCES = {
+  'over-budget': 'The minutes of the routine.',
+  'under-budget': 'The minutes of the routine.',
+  'cannot-be-sung': 'The limits of this voice today; each line of them is in the ledger.',
+  caution: 'The cautions page and what is on file; this is never muted.',
+  'over-todays-limit': 'The limits of this voice today; your own note stands over them.',
+  'first-step': 'Usual practice: the voice begins with gentle, modest work.',
+  'load-jump': 'Usual practice: the load grows by small steps. House figure: two levels.',
+  'no-occluded': 'Usual reference: three to five minutes of occluded work, at least five when tired or older.',
+  'little-occluded': 'Usual reference: three to five minutes of occluded work, at least five when tired or older.',
+  'needs-first': 'The exercise’s own list of what comes before it.',
+  grit: 'The cautions page: grit only from a clean, warm middle; never on a tired voice. Never muted.',
+  'left-high': 'Usual practice: no ladder leaves the voice at its top.',
+  'nothing-comes-down': 'Usual practice: after the highest work something comes down.',
+  'no-cool-down': 'Usual reference: three to five minutes of cool-down after heavy work.',
+  'early-peak': 'Usual practice: the highest and heaviest work stands in the second half.',
+  'same-purpose': 'House choice: three of a kind in a row tire one thing.',
+  'key-jump': 'House choice: a jump of over a fifth between two steps has to be found anew.',
+  'other-voices': 'The exercise’s own list of voices.',
+  'fast-breaths': 'Usual breath limits: quick breaths ten seconds, twice, with half a minute between.',
+  'avoid-zone': 'The zones on the voice file.',
+  'old-check': 'Usual reference: a range check is good for ninety days, of a changing voice for thirty.',
+  estimated: 'The reference table stands in for a measurement.',
+  'extends-before-performance': 'Rule table: nothing that extends the range within 72 hours of a performance.',
+  'new-before-performance': 'Rule table: nothing new within 72 hours of a performance.',
+  'song-top': 'The song on file.',
+  'song-run': 'The song on file.',
+  'goal-untouched': 'The goals on the voice file.',
+  'load-above-usual': 'A rough guide: 1.3 times the mean of four weeks; symptoms come first.',
+  'nothing-new': 'House choice: four weeks without anything new.',
+  stuck: 'The log: never done well at this setting.',
+  'out-of-order': 'The order of a warm-up: body, breath, release, occluded, resonance, middle, wide, words, cool.',
+  'twice-the-same': 'House choice.',
+  'other-school': 'The approach of the studio or of this student.',
+} as const;

@@ -1,0 +1,179 @@
+import { shippedExercises } from '../../shelf/index.ts';
+import type { VoiceFile } from '../../voice/index.ts';
+import {
+  applyPatch,
+  layRoutine,
+  reviewRoutine,
+  type ReviewContext,
+  type RoutineStep,
+  type StepSettings,
+} from '../index.ts';
+
+const shelf = shippedExercises();
+const exercises = new Map(shelf.map((exercise) => [exercise.id, exercise]));
+const BARITONE: VoiceFile = {
+  type: 'baritone',
+  style: 'heavy',
+  age: 30,
+  goals: [],
+  bridges: [{ low: 59, high: 60 }],
+  avoid: [],
+  measured: { low: 45, high: 67, reachLow: 43, reachHigh: 70, date: '2026-11-01' },
+};
+
+const step = (exerciseId: string, settings: StepSettings = {}): RoutineStep => ({
+  id: exerciseId,
+  exerciseId,
+  settings,
+});
+const GOOD = ['lip-trill-glides', 'lip-trill-on-five', 'hum-on-the-chord', 'up-and-down-five', 'falling-hum'];
+
+function contextOf(steps: readonly (string | RoutineStep)[], change: Partial<ReviewContext> = {}): ReviewContext {
+  const list = steps.map((one) => (typeof one === 'string' ? step(one) : one));
+  const context = {
+    voice: BARITONE,
+    conditions: [],
+    occasion: 'lesson' as const,
+    exercises,
+    known: new Set(exercises.keys()),
+    now: '2026-11-25T10:00:00Z',
+    ...change,
+  };
+  const minutes = change.minutes ?? Math.ceil(layRoutine(list, context).seconds / 60);
+  return { ...context, steps: list, minutes };
+}
+const rulesOf = (context: ReviewContext): readonly string[] => reviewRoutine(context).map(({ rule }) => rule);
+
+test('a plain good routine has nothing to be said about it', () => {
+  expect(reviewRoutine(contextOf(GOOD))).toEqual([]);
+});
+
+test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewContext>]>([
+  ['over the minutes', 'over-budget', GOOD, { minutes: 4 }],
+  ['far under the minutes', 'under-budget', GOOD, { minutes: 30 }],
+  ['wider than the range', 'cannot-be-sung', [...GOOD.slice(0, 4), 'two-octave-sweep', 'falling-hum'], {}],
+  [
+    'a note of one’s own past the limit',
+    'over-todays-limit',
+    [...GOOD.slice(0, 3), step('up-and-down-five', { ceiling: 68 }), 'falling-hum'],
+    {},
+  ],
+  ['heavy work first', 'first-step', ['chord-up-and-down', ...GOOD], {}],
+  ['a jump of load', 'load-jump', [...GOOD.slice(0, 3), 'octave-and-a-third', 'falling-hum'], {}],
+  ['no occluded work', 'no-occluded', GOOD.slice(2), {}],
+  [
+    'too little for a tired voice',
+    'little-occluded',
+    ['lip-trill-glides', ...GOOD.slice(2)],
+    { conditions: ['tired'] },
+  ],
+  [
+    'too little for an older voice',
+    'little-occluded',
+    ['lip-trill-glides', ...GOOD.slice(2)],
+    { voice: { ...BARITONE, age: 71 } },
+  ],
+  [
+    'advanced before what it needs',
+    'needs-first',
+    [...GOOD.slice(0, 4), 'triplets-down', 'falling-hum'],
+    { known: new Set(GOOD) },
+  ],
+  ['grit before the middle is warm', 'grit', ['lip-trill-on-five', 'light-grit-on-a-short-call', 'falling-hum'], {}],
+  [
+    'grit on a tired voice',
+    'grit',
+    [...GOOD.slice(0, 4), 'light-grit-on-a-short-call', 'falling-hum'],
+    { conditions: ['tired'] },
+  ],
+  [
+    'grit for the young',
+    'caution',
+    [...GOOD.slice(0, 4), 'light-grit-on-a-short-call', 'falling-hum'],
+    { voice: { ...BARITONE, age: 15 } },
+  ],
+  ['the top is the end', 'left-high', [...GOOD.slice(0, 3), step('up-and-down-five', { travel: 'rise' })], {}],
+  ['heavy work without a cool-down', 'no-cool-down', [...GOOD.slice(0, 4), 'octave-leap-and-settle'], {}],
+  ['the peak in the first third', 'early-peak', ['octave-and-a-third', ...GOOD], {}],
+  [
+    'another voice’s exercise',
+    'other-voices',
+    [...GOOD.slice(0, 4), 'light-bounce-on-one-note', 'falling-hum'],
+    { voice: { ...BARITONE, type: 'soprano', measured: { low: 62, high: 84, date: '2026-11-01' } } },
+  ],
+  ['a caution on file', 'caution', ['light-panting', ...GOOD], { voice: { ...BARITONE, cautions: ['asthma'] } }],
+  ['quick breaths without a rest', 'fast-breaths', ['light-panting', 'quick-nose-breaths', ...GOOD], {}],
+  [
+    'a zone that is not to be held',
+    'avoid-zone',
+    GOOD,
+    { voice: { ...BARITONE, avoid: [{ low: 52, high: 53, kind: 'not-held', seconds: 0.2 }] } },
+  ],
+  ['an old range check', 'old-check', GOOD, { now: '2027-02-25T10:00:00Z' }],
+  [
+    'an estimated range',
+    'estimated',
+    GOOD,
+    { voice: { type: 'baritone', style: 'heavy', goals: [], bridges: [], avoid: [] } },
+  ],
+  [
+    'extending work close to a performance',
+    'extends-before-performance',
+    [...GOOD.slice(0, 4), 'full-scale', 'falling-hum'],
+    { hoursToPerformance: 60 },
+  ],
+  [
+    'new work close to a performance',
+    'new-before-performance',
+    [...GOOD.slice(0, 3), 'thirds', 'falling-hum'],
+    { hoursToPerformance: 60, known: new Set(GOOD) },
+  ],
+  ['a song that goes higher', 'song-top', GOOD, { song: { highest: 69 } }],
+  ['a song that runs faster', 'song-run', GOOD, { song: { fastestNotesPerSecond: 9 } }],
+  ['a goal nothing serves', 'goal-untouched', GOOD, { goals: ['agility'] }],
+  ['more than the usual week', 'load-above-usual', GOOD, { history: { weekMinutes: 80, usualWeekMinutes: 50 } }],
+  ['nothing new for long', 'nothing-new', GOOD, { history: { daysSinceAnythingNew: 30 } }],
+  ['never gone well', 'stuck', GOOD, { history: { stuck: new Set(['up-and-down-five']) } }],
+  ['out of order', 'out-of-order', [...GOOD.slice(0, 4), 'hinge-gliding', 'falling-hum'], {}],
+  [
+    'the same twice',
+    'twice-the-same',
+    [...GOOD.slice(0, 4), { ...step('up-and-down-five'), id: 'again' }, 'falling-hum'],
+    {},
+  ],
+])('%s', (_, rule, steps, change) => {
+  expect(rulesOf(contextOf(steps, change))).toContain(rule);
+});
+
+test('every fix can be applied, and the first fix of a finding mends it', () => {
+  const steps = [
+    step('octave-and-a-third'),
+    step('light-panting'),
+    step('quick-nose-breaths'),
+    ...GOOD.slice(2, 4).map((id) => step(id)),
+  ];
+  const context = contextOf(steps, { minutes: 5, goals: ['agility'], known: new Set(GOOD) });
+  const findings = reviewRoutine(context);
+  expect(findings.length).toBeGreaterThan(5);
+  let count = 0;
+  for (const { id, fixes } of findings)
+    for (const [index, { patch }] of fixes.entries()) {
+      const mended = applyPatch(context, patch, () => `new-${String((count += 1))}`, context);
+      expect(mended).not.toEqual(context);
+      const after = reviewRoutine(mended).map((finding) => finding.id);
+      if (index === 0) expect(after).not.toContain(id);
+    }
+});
+
+test('a finding is muted by its id or its rule; a stop never is', () => {
+  const context = contextOf(['light-panting', ...GOOD], {
+    voice: { ...BARITONE, cautions: ['asthma'] },
+    goals: ['agility'],
+  });
+  const [stop] = reviewRoutine(context);
+  expect(stop?.severity).toBe('stop');
+  const muted = new Set([stop?.id ?? '', 'caution', 'goal-untouched:agility']);
+  const left = reviewRoutine({ ...context, muted });
+  expect(left.map(({ rule }) => rule)).toContain('caution');
+  expect(left.map(({ rule }) => rule)).not.toContain('goal-untouched');
+});

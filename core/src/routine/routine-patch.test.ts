@@ -1,0 +1,77 @@
+import { shippedExercises } from '../shelf/index.ts';
+import { applyPatch, layRoutine, type RoutineContext, type RoutinePatch, type RoutineStep } from './index.ts';
+
+const step = (id: string, settings: RoutineStep['settings'] = {}): RoutineStep => ({
+  id,
+  exerciseId: `of-${id}`,
+  settings,
+});
+const routine = { minutes: 10, steps: [step('a', { tempo: 90, maxKeys: 4 }), step('b'), step('c')] };
+const shown = ({ minutes, steps }: { minutes: number; steps: readonly RoutineStep[] }): string =>
+  [minutes, ...steps.map(({ id, exerciseId, settings }) => [id, exerciseId, JSON.stringify(settings)].join(' '))].join(
+    ', ',
+  );
+
+test.each<[string, RoutinePatch, string]>([
+  ['minutes', { op: 'minutes', minutes: 7 }, '7, a of-a {"tempo":90,"maxKeys":4}, b of-b {}, c of-c {}'],
+  [
+    'a setting, over what is there',
+    { op: 'set', stepId: 'a', settings: { tempo: 80 } },
+    '10, a of-a {"tempo":80,"maxKeys":4}, b of-b {}, c of-c {}',
+  ],
+  [
+    'a setting cleared',
+    { op: 'set', stepId: 'a', settings: {}, clear: ['tempo'] },
+    '10, a of-a {"maxKeys":4}, b of-b {}, c of-c {}',
+  ],
+  ['a step taken off', { op: 'remove', stepId: 'b' }, '10, a of-a {"tempo":90,"maxKeys":4}, c of-c {}'],
+  [
+    'a step added',
+    { op: 'add', exerciseId: 'thirds', at: 1 },
+    '10, a of-a {"tempo":90,"maxKeys":4}, new thirds {}, b of-b {}, c of-c {}',
+  ],
+  [
+    'a step moved back',
+    { op: 'move', stepId: 'c', to: 0 },
+    '10, c of-c {}, a of-a {"tempo":90,"maxKeys":4}, b of-b {}',
+  ],
+  ['a step moved on', { op: 'move', stepId: 'a', to: 2 }, '10, b of-b {}, c of-c {}, a of-a {"tempo":90,"maxKeys":4}'],
+  [
+    'a swap, without what was set for the other',
+    { op: 'swap', stepId: 'a', exerciseId: 'thirds' },
+    '10, a thirds {}, b of-b {}, c of-c {}',
+  ],
+  ['other steps', { op: 'steps', steps: [step('z')] }, '10, z of-z {}'],
+  ['a step that is gone is passed over', { op: 'move', stepId: 'gone', to: 0 }, shown(routine)],
+  ['a setting of a step that is gone', { op: 'set', stepId: 'gone', settings: { tempo: 60 } }, shown(routine)],
+  ['a fit without a day changes nothing', { op: 'fit' }, shown(routine)],
+])('%s', (_, patch, expected) => {
+  const before = shown(routine);
+  expect(shown(applyPatch(routine, patch, () => 'new'))).toBe(expected);
+  expect(shown(routine)).toBe(before);
+});
+
+test('a fit on a day holds the minutes, keeps what is locked, and lets the cool-down stay', () => {
+  const exercises = new Map(shippedExercises().map((exercise) => [exercise.id, exercise]));
+  const context: RoutineContext = {
+    voice: { type: 'tenor', style: 'classical', goals: [], bridges: [], avoid: [] },
+    conditions: [],
+    occasion: 'lesson',
+    exercises,
+    known: new Set(exercises.keys()),
+    now: '2026-11-25T10:00:00Z',
+  };
+  const ids = ['long-hiss', 'lip-trill-on-five', 'hum-on-the-chord', 'up-and-down-five', 'thirds', 'falling-hum'];
+  const steps = ids.map((id): RoutineStep => ({
+    id,
+    exerciseId: id,
+    settings: {},
+    ...(id === 'thirds' && { locked: true }),
+  }));
+  const whole = layRoutine(steps, context).seconds;
+  expect(whole).toBeGreaterThan(300);
+  const fitted = applyPatch({ steps, minutes: 5 }, { op: 'fit' }, () => 'new', context);
+  expect(layRoutine(fitted.steps, context).seconds).toBeLessThanOrEqual(300);
+  expect(fitted.steps.find(({ id }) => id === 'thirds')).toEqual(steps[4]);
+  expect(fitted.steps.map(({ id }) => id)).toEqual(expect.arrayContaining(['lip-trill-on-five', 'falling-hum']));
+});

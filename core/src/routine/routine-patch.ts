@@ -1,0 +1,77 @@
+import { fitRoutine } from './fit-routine.ts';
+import type { RoutineContext, RoutineStep, StepSettings } from './routine.types.ts';
+
+/** A change to a routine as data: a fix of the review, a swap, a fit. The page applies it and takes it back. */
+export type RoutinePatch =
+  | {
+      readonly op: 'set';
+      readonly stepId: string;
+      readonly settings: StepSettings;
+      readonly clear?: readonly (keyof StepSettings)[];
+    }
+  | { readonly op: 'remove'; readonly stepId: string }
+  | { readonly op: 'add'; readonly exerciseId: string; readonly at: number; readonly settings?: StepSettings }
+  | { readonly op: 'move'; readonly stepId: string; readonly to: number }
+  | { readonly op: 'swap'; readonly stepId: string; readonly exerciseId: string }
+  | { readonly op: 'minutes'; readonly minutes: number }
+  | { readonly op: 'steps'; readonly steps: readonly RoutineStep[] }
+  /** Fits the routine to its minutes, dropping steps where there is no other way: worked out when it is applied. */
+  | { readonly op: 'fit' };
+
+/** What a patch changes of a routine. */
+export interface Patched {
+  readonly steps: readonly RoutineStep[];
+  readonly minutes: number;
+}
+
+function settled(step: RoutineStep, { settings, clear = [] }: Extract<RoutinePatch, { op: 'set' }>): RoutineStep {
+  const merged = { ...step.settings, ...settings };
+  const kept = Object.entries(merged).filter(([name]) => !clear.some((gone) => gone === name));
+  return { ...step, settings: Object.fromEntries(kept) };
+}
+
+/**
+ * A routine after a patch. A step that is not there any more is passed over, so that an old patch does no harm.
+ *
+ * @param newId gives a step that is added its id
+ * @param context the day a fit is worked out for; without it a fit changes nothing
+ */
+export function applyPatch<T extends Patched>(
+  routine: T,
+  patch: RoutinePatch,
+  newId: () => string,
+  context?: RoutineContext,
+): T {
+  const { steps } = routine;
+  switch (patch.op) {
+    case 'minutes':
+      return { ...routine, minutes: patch.minutes };
+    case 'steps':
+      return { ...routine, steps: patch.steps };
+    case 'fit':
+      return context
+        ? { ...routine, steps: fitRoutine(steps, routine.minutes * 60, context, { mayDrop: true }).steps }
+        : routine;
+    case 'remove':
+      return { ...routine, steps: steps.filter(({ id }) => id !== patch.stepId) };
+    case 'set':
+      return { ...routine, steps: steps.map((step) => (step.id === patch.stepId ? settled(step, patch) : step)) };
+    case 'swap': {
+      // What was set by hand was set for the other exercise.
+      const swapped = steps.map((step) =>
+        step.id === patch.stepId ? { ...step, exerciseId: patch.exerciseId, settings: {} } : step,
+      );
+      return { ...routine, steps: swapped };
+    }
+    case 'add': {
+      const added = { id: newId(), exerciseId: patch.exerciseId, settings: patch.settings ?? {} };
+      return { ...routine, steps: [...steps.slice(0, patch.at), added, ...steps.slice(patch.at)] };
+    }
+    case 'move': {
+      const moved = steps.find(({ id }) => id === patch.stepId);
+      if (!moved) return routine;
+      const others = steps.filter(({ id }) => id !== patch.stepId);
+      return { ...routine, steps: [...others.slice(0, patch.to), moved, ...others.slice(patch.to)] };
+    }
+  }
+}

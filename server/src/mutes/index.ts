@@ -1,0 +1,1 @@
+export { MutesModule } from './mutes.module.ts';

@@ -1,0 +1,2 @@
+export { SongsModule } from './songs.module.ts';
+export { SongsService } from './songs.service.ts';

@@ -1,0 +1,48 @@
+import { isDeepStrictEqual } from 'node:util';
+import { Injectable } from '@nestjs/common';
+import { issueSentence, songSchema, type Song } from '@soft-lark/core';
+import { notFound, Problem, staleWrite } from '../common/index.ts';
+import { StudioScope } from '../database/index.ts';
+import type { ChangedSongDto, KeptSong } from './dto/songs.dto.ts';
+import { StoredSong } from './song.entity.ts';
+import { readSongBody } from './song.upgrade.ts';
+
+/** A song sent by a page, checked with the schema of the core. */
+function checkedSong(body: object): Song {
+  const read = songSchema.safeParse(body);
+  if (read.success) return read.data;
+  const errors = read.error.issues.map(({ path, message }) => ({ field: `song.${path.join('.')}`, message }));
+  throw new Problem(422, 'INVALID', `The song cannot be kept: ${issueSentence(read.error)}.`, { errors });
+}
+
+/** Songs of a studio. */
+@Injectable()
+export class SongsService {
+  constructor(private readonly scope: StudioScope) {}
+
+  async list(studioId: string): Promise<KeptSong[]> {
+    const rows = await this.scope.of(StoredSong, studioId).find({ order: { name: 'ASC' } });
+    return rows.map((row) => this.view(row));
+  }
+
+  async change(studioId: string, id: string, { version, song: sent }: ChangedSongDto): Promise<KeptSong> {
+    const song = checkedSong(sent);
+    const rows = this.scope.of(StoredSong, studioId);
+    const next = { name: song.name, body: { schema: 1, song }, version: version + 1 };
+    if (version === 0) await rows.insertNew([{ ...next, id }]);
+    else await rows.update({ id, version }, next);
+    const current = await rows.findOne({ id });
+    if (!current) throw notFound('song');
+    // An answer that was lost on the way is asked for again: the same content is no conflict.
+    if (!isDeepStrictEqual(readSongBody(current.body), song)) throw staleWrite('song', this.view(current));
+    return this.view(current);
+  }
+
+  async remove(studioId: string, id: string): Promise<void> {
+    if (!(await this.scope.of(StoredSong, studioId).delete({ id }))) throw notFound('song');
+  }
+
+  private view({ id, body, version }: StoredSong): KeptSong {
+    return { ...readSongBody(body), id, version };
+  }
+}

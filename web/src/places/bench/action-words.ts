@@ -1,0 +1,51 @@
+import type { Exercise, StepSettings } from '@soft-lark/core';
+import type { TFunction } from 'i18next';
+import { writeNote } from '../../text/note-names.ts';
+import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
+
+const NOTES: ReadonlySet<string> = new Set(['start', 'floor', 'ceiling']);
+
+function settingWords(name: string, value: unknown, t: TFunction): string {
+  const plain = typeof value === 'string' || typeof value === 'number' ? String(value) : t('bench.did.usual');
+  const shown = NOTES.has(name) && typeof value === 'number' ? writeNote(value) : plain;
+  return `${t(`bench.did.settings.${name}` as 'bench.did.settings.tempo')} ${shown}`;
+}
+
+/** Every setting that differs between two, as it is in the later one. */
+export function settingsWords(before: StepSettings, after: StepSettings, t: TFunction): string {
+  const [was, is] = [new Map(Object.entries(before)), new Map(Object.entries(after))];
+  const names = [...new Set([...was.keys(), ...is.keys()])].filter((name) => was.get(name) !== is.get(name));
+  return names.map((name) => settingWords(name, is.get(name), t)).join(', ');
+}
+
+/** What an edit of the bench was, in a few words, for undo and redo. */
+export function actionWords(
+  action: BenchAction,
+  { steps }: EditedRoutine,
+  shelf: ReadonlyMap<string, Exercise>,
+  t: TFunction,
+): string {
+  const step = 'stepId' in action ? steps.find(({ id }) => id === action.stepId) : undefined;
+  const name = (step && shelf.get(step.exerciseId)?.name) ?? t('bench.did.step');
+  switch (action.type) {
+    case 'patch':
+      return action.what;
+    case 'set':
+      return `${name}: ${settingWords(Object.keys(action.settings)[0] ?? action.clear?.[0] ?? '', Object.values(action.settings)[0], t)}`;
+    case 'add':
+      return t('bench.did.add', { name: shelf.get(action.steps[0]?.exerciseId ?? '')?.name ?? t('bench.did.step') });
+    case 'remove':
+    case 'move':
+    case 'lock':
+      return t(`bench.did.${action.type}`, { name });
+    case 'minutes':
+      return t('bench.minutesAxis', { count: action.minutes });
+    case 'name':
+    case 'occasion':
+      return t(`bench.did.${action.type}`);
+    case 'undo':
+    case 'redo':
+    case 'replace':
+      return '';
+  }
+}

@@ -1,0 +1,157 @@
+import { ActionIcon, Button, Modal, Tooltip } from '@mantine/core';
+import { useDisclosure } from '@mantine/hooks';
+import { IconHistory } from '@tabler/icons-react';
+import { layRoutine, type LaidRoutine, type RoutineContext, type RoutineStep } from '@soft-lark/core';
+import { useQuery } from '@tanstack/react-query';
+import type { TFunction } from 'i18next';
+import { useState, type Dispatch, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { routineVersionsQuery, type RoutineVersion } from '../../api/routines.queries.ts';
+import { SmallFlight } from '../../flight/small-flight.tsx';
+import { Failure } from '../../ui/failure.tsx';
+import { clockText, momentText } from '../../ui/format.ts';
+import { Shape } from '../../ui/shape.tsx';
+import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
+import { compareSteps } from './compare-steps.ts';
+import { settingsWords } from './action-words.ts';
+import classes from './history.module.css';
+
+interface HistoryProps {
+  readonly routineId: string;
+  readonly routine: EditedRoutine;
+  readonly laid: LaidRoutine;
+  readonly context: RoutineContext;
+  readonly act: Dispatch<BenchAction>;
+}
+
+function lengthOf(steps: LaidRoutine['steps'], id: string): string {
+  const step = steps.find((one) => one.id === id);
+  return step ? clockText(step.seconds) : '';
+}
+
+function Compared({
+  version,
+  routine,
+  laid,
+  context,
+}: Omit<HistoryProps, 'routineId' | 'act'> & { readonly version: RoutineVersion }): ReactElement {
+  const { t } = useTranslation();
+  const old = layRoutine(version.steps, context);
+  const name = (step: RoutineStep | undefined): string =>
+    step ? (context.exercises.get(step.exerciseId)?.name ?? t('bench.history.lost')) : '';
+  return (
+    <>
+      <div className={classes['flights']} role="img" aria-label={t('bench.history.flights')}>
+        <SmallFlight routine={old} isNext={false} />
+        <SmallFlight routine={laid} isNext />
+      </div>
+      <table className={classes['compared']}>
+        <thead>
+          <tr>
+            <th>{t('bench.history.then')}</th>
+            <th>{clockText(old.seconds)}</th>
+            <th>{t('bench.history.now')}</th>
+            <th>{clockText(laid.seconds)}</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {compareSteps(version.steps, routine.steps).map(({ id, before, after, change }) => (
+            <tr key={id} data-change={change}>
+              <td>{name(before)}</td>
+              <td>{lengthOf(old.steps, id)}</td>
+              <td>{name(after)}</td>
+              <td>{lengthOf(laid.steps, id)}</td>
+              <td>{changeText(change, before, after, t)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function changeText(
+  change: ReturnType<typeof compareSteps>[number]['change'],
+  before: RoutineStep | undefined,
+  after: RoutineStep | undefined,
+  t: TFunction,
+): string {
+  if (change !== 'changed' || !before || !after) return change === 'same' ? '' : t(`bench.history.${change}`);
+  return settingsWords(before.settings, after.settings, t);
+}
+
+/** Versions of a routine: who saved each and when, compared with what is on the bench, and brought back. */
+export function History({ routineId, routine, laid, context, act }: HistoryProps): ReactElement {
+  const { t } = useTranslation();
+  const [isOpen, { open, close }] = useDisclosure(false);
+  const versions = useQuery({ ...routineVersionsQuery(routineId), enabled: isOpen });
+  const [chosen, setChosen] = useState<number | null>(null);
+  const version = versions.data?.find((one) => one.version === chosen);
+  const kept = version?.steps.filter(({ exerciseId }) => context.exercises.has(exerciseId)) ?? [];
+  const lost = (version?.steps.length ?? 0) - kept.length;
+  const restore = ({ minutes, savedAt }: RoutineVersion): void => {
+    const what = t('bench.history.restored', { when: momentText(savedAt) });
+    act({
+      type: 'patch',
+      what,
+      patches: [
+        { op: 'minutes', minutes },
+        { op: 'steps', steps: kept },
+      ],
+    });
+    close();
+  };
+  return (
+    <>
+      <Tooltip label={t('bench.history.open')}>
+        <ActionIcon aria-label={t('bench.history.open')} onClick={open}>
+          <IconHistory size={19} />
+        </ActionIcon>
+      </Tooltip>
+      <Modal opened={isOpen} onClose={close} title={t('bench.history.open')} size={860}>
+        {versions.error && <Failure error={versions.error} onRetry={() => void versions.refetch()} />}
+        {!versions.data && !versions.error && <Shape rows={3} height={40} />}
+        <div className={classes['history']}>
+          <ol>
+            {versions.data?.map((one) => (
+              <li key={one.version}>
+                <Button
+                  variant={one.version === chosen ? 'filled' : 'subtle'}
+                  size="sm"
+                  aria-pressed={one.version === chosen}
+                  onClick={() => {
+                    setChosen(one.version);
+                  }}
+                >
+                  {momentText(one.savedAt)}
+                </Button>
+                <small>
+                  {t('bench.version', { version: one.version })} ·{' '}
+                  {t('bench.history.steps', { count: one.steps.length })}
+                  {one.savedBy !== null && ` · ${one.savedBy}`}
+                </small>
+              </li>
+            ))}
+          </ol>
+          {version ? (
+            <section aria-label={t('bench.version', { version: version.version })}>
+              <Compared version={version} routine={routine} laid={laid} context={context} />
+              {lost > 0 && <p>{t('bench.history.lostSteps', { count: lost })}</p>}
+              <Button
+                variant="filled"
+                onClick={() => {
+                  restore(version);
+                }}
+              >
+                {t('bench.history.restore')}
+              </Button>
+            </section>
+          ) : (
+            <p>{t('bench.history.choose')}</p>
+          )}
+        </div>
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,64 @@
+import type { DraftedStep, RoutineContext, RoutineStep } from '@soft-lark/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
+import { v7 } from 'uuid';
+import { runQuery, runsQuery } from '../../api/runs.queries.ts';
+import { draftBeside } from '../../workers/draft.ts';
+
+/** What a draft said of its steps, by the id of the step. */
+type DraftReasons = ReadonlyMap<string, Pick<DraftedStep, 'reason' | 'passedOver'>>;
+
+export interface Drafting {
+  /** Drafts round the steps that are pinned; each time another. */
+  readonly draft: (steps: readonly RoutineStep[], minutes: number) => Promise<readonly RoutineStep[]>;
+  readonly isBusy: boolean;
+  readonly reasons: DraftReasons;
+}
+
+const RUNS_LOOKED_AT = 2;
+
+/** Drafts for a student: what was sung lately makes room, and so does the draft before. */
+export function useDrafting(studentId: string, context: RoutineContext): Drafting {
+  const queries = useQueryClient();
+  const [isBusy, setBusy] = useState(false);
+  const [reasons, setReasons] = useState<DraftReasons>(new Map());
+  const [before, setBefore] = useState<readonly string[]>([]);
+  const recentRuns = useCallback(async (): Promise<readonly (readonly string[])[]> => {
+    const runs = await queries.query(runsQuery(studentId));
+    const details = await Promise.all(
+      runs.slice(0, RUNS_LOOKED_AT).map(({ id }) => queries.query({ ...runQuery(id), staleTime: 60_000 })),
+    );
+    return details.map(({ plan }) => plan.map(({ exerciseId }) => exerciseId));
+  }, [queries, studentId]);
+
+  const draft = useCallback(
+    async (steps: readonly RoutineStep[], minutes: number): Promise<readonly RoutineStep[]> => {
+      setBusy(true);
+      try {
+        // What was sung lately only turns the draft a little: without a connection it is drafted all the same.
+        const runs = await recentRuns().catch(() => []);
+        const pinned = steps.filter(({ locked }) => locked);
+        const drafted = await draftBeside({
+          ...context,
+          minutes,
+          pinned,
+          recent: before.length > 0 ? [before, ...runs] : runs,
+          seed: Math.floor(performance.timeOrigin + performance.now()) % 1_000_000,
+        });
+        const named = drafted.steps.map((step) => (step.locked ? step : { ...step, id: v7() }));
+        setReasons(new Map(named.map((step) => [step.id, step])));
+        setBefore(named.filter(({ locked }) => !locked).map(({ exerciseId }) => exerciseId));
+        return named.map(({ id, exerciseId, settings, locked }) => ({
+          id,
+          exerciseId,
+          settings,
+          ...(locked && { locked }),
+        }));
+      } finally {
+        setBusy(false);
+      }
+    },
+    [before, context, recentRuns],
+  );
+  return { draft, isBusy, reasons };
+}

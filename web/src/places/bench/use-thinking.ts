@@ -1,0 +1,135 @@
+import {
+  fitRoutine,
+  layRoutine,
+  reviewRoutine,
+  type Exercise,
+  type Finding,
+  type Fix,
+  type LaidRoutine,
+  type RoutineContext,
+  type RoutineStep,
+} from '@soft-lark/core';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useEffectEvent, useMemo, useState, type Dispatch } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
+import { useRoutineContext } from '../../api/lay.ts';
+import { mutesQuery, type Mute } from '../../api/mutes.queries.ts';
+import { sessionQuery } from '../../api/session.queries.ts';
+import type { StudentToday } from '../../api/students.queries.ts';
+import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
+import { changeWords } from './fit-words.ts';
+import { useDrafting, type Drafting } from './use-drafting.ts';
+
+interface Preview {
+  readonly minutes: number;
+  readonly steps: readonly RoutineStep[];
+}
+
+/** What the bench works out by itself while a routine is edited. */
+export interface Thinking {
+  readonly laid: LaidRoutine;
+  readonly context: RoutineContext;
+  /** The minutes of the routine, or those under the finger. */
+  readonly minutes: number;
+  /** What the minutes under the finger would change. */
+  readonly change: string;
+  readonly findings: readonly Finding[];
+  /** Rules that are muted for this routine, this student or the studio. */
+  readonly mutes: readonly Mute[];
+  readonly drafting: Drafting;
+  readonly slide: (minutes: number) => void;
+  readonly slid: (minutes: number) => void;
+  readonly draft: () => Promise<void>;
+  readonly fix: (fix: Fix) => void;
+}
+
+/** Lays a routine out, fits it to minutes that are being tried, reviews it, and drafts another. */
+export function useThinking(
+  routineId: string,
+  routine: EditedRoutine,
+  today: StudentToday,
+  shelf: ReadonlyMap<string, Exercise>,
+  now: Date,
+  act: Dispatch<BenchAction>,
+): Thinking {
+  const { t } = useTranslation();
+  const context = useRoutineContext(today, shelf, now, routine.occasion);
+  const studio = useQuery(sessionQuery).data;
+  const [preview, setPreview] = useState<Preview | null>(null);
+  const { steps, minutes } = routine;
+  const shownSteps = preview?.steps ?? steps;
+  const shownMinutes = preview?.minutes ?? minutes;
+  const laid = useMemo(() => layRoutine(shownSteps, context), [shownSteps, context]);
+  const { approach: ownApproach } = today.student.voice;
+  const all = useQuery(mutesQuery).data;
+  const studentId = today.student.id;
+  const mutes = useMemo(
+    () =>
+      (all ?? []).filter(
+        (mute) =>
+          (mute.routineId === null || mute.routineId === routineId) &&
+          (mute.studentId === null || mute.studentId === studentId),
+      ),
+    [all, routineId, studentId],
+  );
+  const findings = useMemo(
+    () =>
+      reviewRoutine({
+        ...context,
+        steps: shownSteps,
+        minutes: shownMinutes,
+        laid,
+        approach: { ...studio?.approach, ...ownApproach },
+        muted: new Set(mutes.map(({ rule }) => rule)),
+      }),
+    [context, shownSteps, shownMinutes, laid, studio, ownApproach, mutes],
+  );
+  const drafting = useDrafting(today.student.id, context);
+  const draft = async (): Promise<void> => {
+    const drafted = await drafting.draft(steps, minutes);
+    act({ type: 'patch', what: t('bench.think.draft'), patches: [{ op: 'steps', steps: drafted }] });
+  };
+  // Whoever asked for a draft on the way here gets it, once.
+  const [address, setAddress] = useSearchParams();
+  const isAsked = address.has('draft');
+  const draftOnce = useEffectEvent(() => {
+    setAddress({}, { replace: true });
+    if (steps.length === 0) void draft();
+  });
+  useEffect(() => {
+    if (isAsked) draftOnce();
+  }, [isAsked]);
+  const fitted = (wanted: number): readonly RoutineStep[] =>
+    fitRoutine(steps, wanted * 60, context, { mayDrop: true }).steps;
+  return {
+    laid,
+    context,
+    minutes: shownMinutes,
+    change: preview ? changeWords(steps, preview.steps, shelf, t) : '',
+    findings,
+    mutes,
+    drafting,
+    slide: (wanted) => {
+      setPreview(wanted === minutes ? null : { minutes: wanted, steps: fitted(wanted) });
+    },
+    slid: (wanted) => {
+      setPreview(null);
+      if (wanted === minutes) return;
+      const what = t('bench.think.fitTo', { count: wanted });
+      act({
+        type: 'patch',
+        what,
+        patches: [
+          { op: 'minutes', minutes: wanted },
+          { op: 'steps', steps: fitted(wanted) },
+        ],
+      });
+    },
+    draft,
+    fix: ({ label, patch }) => {
+      const worked = patch.op === 'fit' ? ({ op: 'steps', steps: fitted(minutes) } as const) : patch;
+      act({ type: 'patch', what: label, patches: [worked] });
+    },
+  };
+}
