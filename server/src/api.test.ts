@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import type { Response } from 'supertest';
 import pg from 'pg';
 import { v7 } from 'uuid';
-import type { RoutineVersionDto } from './routines/dto/routines.dto.ts';
+import type { RoutineVersionDto } from './routines/index.ts';
 import { openApiDocument } from './open-api.ts';
 import { routine, run, startTestServer, student, sungKey, Teacher, type TestServer } from './testing/test-studio.ts';
 
