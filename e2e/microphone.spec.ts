@@ -4,7 +4,7 @@ import { project } from '../scripts/run.mjs';
 import { CHROMIUM_FLAGS } from './playwright.config.ts';
 import { writeSinger } from './singer-wav.ts';
 import { expect, test } from './studio.ts';
-import { addStudent, signUp } from './teacher.ts';
+import { addStudent, buildSixSteps, goToStep, passGate, saved, signUp, stepRow } from './teacher.ts';
 
 const SOUND = join(project, 'test-results', 'steady-singer.wav');
 mkdirSync(join(project, 'test-results'), { recursive: true });
@@ -75,4 +75,28 @@ test('a minor’s voice is kept only with a guardian’s consent on file', async
   await expect(
     page.getByRole('switch', { name: 'No sound is kept: a guardian’s consent is not on file' }),
   ).toBeDisabled();
+});
+
+test('a step that is watched in a mirror offers the camera as one; it is off again with the step', async ({ page }) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Maren Holt' });
+  await buildSixSteps(page);
+  await stepRow(page, 'Up and down five').click();
+  await page.getByRole('combobox', { name: 'Laid over it' }).click();
+  await page.getByRole('option', { name: 'A mirror' }).click();
+  await saved(page);
+  await page.getByRole('link', { name: /Sing/ }).click();
+  await passGate(page);
+  await expect(page.getByRole('button', { name: 'Mirror' })).toBeHidden();
+  await goToStep(page, 'Up and down five');
+  await page.getByRole('button', { name: 'Mirror' }).click();
+  const picture = page.getByLabel('What the camera sees, as in a mirror');
+  await expect.poll(() => picture.evaluate((video: HTMLVideoElement) => video.videoWidth)).toBeGreaterThan(0);
+  await expect(page.getByText('neither kept nor sent')).toBeVisible();
+  const track = await picture.evaluateHandle(
+    (video: HTMLVideoElement) => (video.srcObject as MediaStream).getVideoTracks()[0],
+  );
+  await page.keyboard.press('n');
+  await expect(picture).toBeHidden();
+  expect(await track.evaluate((one) => one?.readyState)).toBe('ended');
 });

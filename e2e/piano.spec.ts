@@ -1,5 +1,5 @@
 import { expect, test } from './studio.ts';
-import { act, addStudent, buildSixSteps, goToStep, keyNow, openDemo, passGate } from './teacher.ts';
+import { act, addStudent, buildSixSteps, goToStep, keyNow, openDemo, passGate, stepRow } from './teacher.ts';
 
 interface Started {
   readonly ahead: number;
@@ -207,4 +207,30 @@ test('left-out keys are struck on the bench and never come at the piano', async 
   expect(keys.every(({ low }) => low > 56)).toBe(true);
   await act(page, 'Start').click();
   await expect(keyNow(page)).not.toBeEmpty();
+});
+
+test('a note that waits is held until the teacher lets it go; then the key goes on', async ({ page }) => {
+  await addStudent(page, { name: 'Wilma Fen' });
+  await buildSixSteps(page);
+  await stepRow(page, 'Up and down five').click();
+  await page.getByRole('link', { name: 'Up and down five' }).click();
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await page.getByRole('button', { name: 'Add a mark' }).click();
+  await page.getByRole('combobox', { name: 'Mark 1' }).click();
+  await page.getByRole('option', { name: 'waits for the teacher' }).click();
+  await page.getByLabel('Last note of mark 1').fill('1');
+  await page.getByRole('button', { name: 'In this routine alone' }).click();
+  await expect(page.getByText('your own')).toBeVisible();
+  await page.goBack();
+  await page.getByRole('link', { name: /Sing/ }).click();
+  await passGate(page);
+  await goToStep(page, 'Up and down five');
+  await act(page, 'Start').click();
+  const first = await keyNow(page).innerText();
+  await expect(page.getByText('Held. Next lets it go')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(act(page, 'Next key')).toBeVisible();
+  expect(await keyNow(page).innerText()).toBe(first);
+  await page.keyboard.press('ArrowRight');
+  await expect(keyNow(page)).not.toHaveText(first);
 });

@@ -212,8 +212,11 @@ export {
 export {
   clearOctave,
   glideSound,
+  keyParts,
   keySound,
+  LONGEST_HOLD_SECONDS,
   voiceChord,
+  type KeyPart,
   type KeySoundInput,
   type SoundEvent,
   type VoicedChord,

@@ -155,12 +155,13 @@ function notesOf(voice: readonly Played[], ticksPerBeat: number, words: Readonly
   return notes.filter(({ beats }) => beats > 0);
 }
 
-/** Of notes that begin together only the highest. */
+/** Of notes that begin and sound together only the highest. */
 function oneVoice(sorted: readonly Played[], within: number): readonly Played[] {
   const voice: Played[] = [];
   for (const note of sorted) {
     const last = voice.at(-1);
-    if (!last || note.from - last.from > within) voice.push(note);
+    const isAfter = !last || note.from - last.from > within || (note.from > last.from && note.from >= last.until);
+    if (isAfter) voice.push(note);
     else if (note.midi > last.midi) voice[voice.length - 1] = note;
   }
   return voice;

@@ -30,7 +30,7 @@ export const STAGES = [
 export type Stage = (typeof STAGES)[number];
 export type ExerciseKind = 'pattern' | 'siren' | 'breath' | 'timed' | 'spoken';
 
-/** The numbers the limits rest on. Semitones, MIDI notes, hours, years, steps; shares of the range or the tempo. */
+/** The numbers the limits rest on. Semitones, MIDI notes, hours, years, steps, degrees of resistance; shares of the range or the tempo. */
 export interface RuleTable {
   readonly source: string;
   /** Who set the figures that are not the reference's, by row. */
@@ -42,6 +42,8 @@ export interface RuleTable {
   readonly home: { readonly narrower: number; readonly narrowerWhenNew: number };
   /** Occluded, sirens and light register. */
   readonly gentle: { readonly ceiling: number; readonly floor: number };
+  /** Resistance 1–4 of occluded work that a tired voice may meet. */
+  readonly occluded: { readonly mostResistanceTired: number };
   /** Release, onset and resonance, and the opening of a routine. */
   readonly modest: { readonly belowTop: number; readonly leastWidth: number };
   readonly extension: { readonly overTop: number; readonly afterSungSteps: number };

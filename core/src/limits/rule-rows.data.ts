@@ -1,7 +1,7 @@
 // Source: usual teaching reference, schools differ. What each figure of the rule table is, and between what it may be set.
 import type { RulePath } from './limits.types.ts';
 
-export type RuleUnit = 'semitones' | 'note' | 'hours' | 'years' | 'steps' | 'share';
+export type RuleUnit = 'semitones' | 'note' | 'hours' | 'years' | 'steps' | 'share' | 'of four';
 
 /** One row a teacher can change. */
 export interface RuleRow {
@@ -39,6 +39,7 @@ export const RULE_ROWS: readonly RuleRow[] = [
   row('home.narrowerWhenNew', 'semitones', 0, 7, 'At home and new: narrower at both ends by'),
   row('gentle.ceiling', 'semitones', 0, 4, 'Occluded, glides, light: ceiling up to'),
   row('gentle.floor', 'semitones', -3, 0, 'Occluded, glides, light: floor'),
+  row('occluded.mostResistanceTired', 'of four', 1, 4, 'Tired today: resistance of occluded work at most'),
   row(
     'modest.belowTop',
     'semitones',

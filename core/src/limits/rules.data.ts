@@ -10,6 +10,7 @@ export const USUAL_RULES: RuleTable = {
   performance: { nothingNewHours: 72, closeHours: 24, closeDelta: -1 },
   home: { narrower: 1, narrowerWhenNew: 2 },
   gentle: { ceiling: 2, floor: -1 },
+  occluded: { mostResistanceTired: 2 },
   modest: { belowTop: 5, leastWidth: 7 },
   extension: { overTop: 2, afterSungSteps: 2 },
   belt: {

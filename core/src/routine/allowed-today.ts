@@ -84,6 +84,14 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
       remedy: 'Leave it out today, or take its easier relative.',
     };
   }
+  const { mostResistanceTired } = rules.occluded;
+  if (conditions.includes('tired') && (exercise.resistance ?? 0) > mostResistanceTired) {
+    return {
+      code: 'TOO_MUCH_RESISTANCE',
+      message: `“${exercise.name}” has resistance ${String(exercise.resistance)} of 4; a tired voice gets ${String(mostResistanceTired)} at most.`,
+      remedy: 'Take a hum or a trill instead; the figure is in the rule table.',
+    };
+  }
   if (exercise.stage === 'breath' && breathOff) {
     return {
       code: 'BREATH_OFF_TODAY',

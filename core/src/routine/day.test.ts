@@ -1,3 +1,4 @@
+import { changeRules } from '../limits/index.ts';
 import { shippedExercises, type Exercise } from '../shelf/index.ts';
 import type { VoiceFile } from '../voice/index.ts';
 import { layRoutine, leftOutToday, type DayAllowance, type LaidStep, type RoutineContext } from './index.ts';
@@ -42,6 +43,15 @@ test.each<[string, Exercise, Partial<VoiceFile>, Partial<DayAllowance>, string |
   ['no other work after dizziness', named('hum-glides'), {}, { breathOff: true }, undefined],
   ['a hold while holds are off', HOLD, {}, { holdsOff: true }, 'HOLDS_OFF'],
   ['breath without a hold', named('long-hiss'), {}, { holdsOff: true }, undefined],
+  ['a narrow straw for a tired voice', named('straw-slides'), {}, { conditions: ['tired'] }, 'TOO_MUCH_RESISTANCE'],
+  ['a trill for a tired voice', named('lip-trill-on-five'), {}, { conditions: ['tired'] }, undefined],
+  [
+    'a narrow straw for a tired voice, allowed by the rule table',
+    named('straw-slides'),
+    {},
+    { conditions: ['tired'], rules: changeRules({ 'occluded.mostResistanceTired': 4 }, 'the studio') },
+    undefined,
+  ],
   ['a hum on a gentle day', named('hum-glides'), {}, { allowance: 'gentle' }, undefined],
   ['a scale on a gentle day', named('up-and-down-five'), {}, { allowance: 'gentle' }, 'GENTLE_ONLY'],
   ['a scale on a middle day', named('up-and-down-five'), {}, { allowance: 'middle' }, undefined],

@@ -1,6 +1,6 @@
 import type { Ladder, LadderInput, Rung, Siren } from '../ladder/index.ts';
 import type { KeyWay } from './key-ways.ts';
-import { overlayFor } from '../shelf/index.ts';
+import { overlayFor, wantsMirror } from '../shelf/index.ts';
 import type { LaidRoutine, LaidStep } from './routine.types.ts';
 import type { RunKey, RunState, RunStep } from './run.types.ts';
 
@@ -41,7 +41,7 @@ function passesOf(siren: Siren): readonly RunKey[] {
 export function runStepOf(step: LaidStep): RunStep {
   const { laid, exercise } = step;
   const ladder: LadderInput | undefined = laid?.kind === 'pattern' ? laid.input : undefined;
-  const { manners } = exercise;
+  const { manners, resistance } = exercise;
   const overlay = overlayFor(exercise, step.settings.overlay);
   const keys =
     laid?.kind === 'pattern' ? runKeysOf(laid.ladder, laid.ways) : laid?.kind === 'siren' ? passesOf(laid.siren) : [];
@@ -56,6 +56,8 @@ export function runStepOf(step: LaidStep): RunStep {
     ...(ladder && { ladder }),
     ...(manners.length > 0 && { manners }),
     ...(overlay && { overlay: overlay.name }),
+    ...(resistance !== undefined && { resistance }),
+    ...(wantsMirror(exercise, overlay) && { mirror: true }),
   };
 }
 

@@ -51,6 +51,10 @@ export interface RunStep {
   readonly manners?: readonly string[];
   /** The name of what is laid over it. */
   readonly overlay?: string;
+  /** It is watched in a mirror. */
+  readonly mirror?: boolean;
+  /** Resistance 1–4 of occluded work. */
+  readonly resistance?: number;
 }
 
 /** A key as it was really sung, or left out on the way. */

@@ -24,6 +24,6 @@ export {
 export { helpPlan, type Help } from './help-plan.ts';
 export { LEARNING_RULES, OVERLAYS } from './learning.data.ts';
 export { NOISES } from './noises.data.ts';
-export { overlayFor, takesOverlay } from './overlays.ts';
+export { overlayFor, takesOverlay, wantsMirror } from './overlays.ts';
 export { isPossibleWith, relativeThatFits, substitutesFor, type Kept } from './relatives.ts';
 export { shippedExercises } from './shipped.ts';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { buildLadder } from '../ladder/index.ts';
 import { markPattern, parsePattern } from '../pattern/index.ts';
 import { ladderInputs } from '../testing/arbitraries.ts';
-import { keySound, voiceChord } from './index.ts';
+import { keyParts, keySound, LONGEST_HOLD_SECONDS, voiceChord } from './index.ts';
 
 test('the chord, the first note, then the pattern', () => {
   const events = keySound({ pattern: parsePattern('5 3 1:2'), tonic: 60, tempo: 120, cueBeats: 4, avoid: [] });
@@ -61,5 +61,46 @@ test('nothing that plays is ever inside a zone', () => {
       expect(zoned).toEqual([]);
     }),
     { numRuns: 2000 },
+  );
+});
+
+test('a note that waits is held until the teacher lets it go; what follows begins anew', () => {
+  const pattern = markPattern(parsePattern('1 3 1~5 1'), [{ kind: 'wait', first: 1, last: 2 }]);
+  const parts = keyParts({ pattern, tonic: 60, tempo: 60, cueBeats: 2, avoid: [] });
+  const tune = parts.map(({ events, holdsAtSeconds }) => [
+    holdsAtSeconds,
+    events.filter(({ role }) => role === 'tune').map(({ midi, startSeconds }) => [midi, startSeconds]),
+  ]);
+  expect(tune).toEqual([
+    [
+      3,
+      [
+        [60, 2],
+        [64, 3],
+      ],
+    ],
+    [
+      0,
+      [
+        [60, 0],
+        [67, 0.5],
+      ],
+    ],
+    [undefined, [[60, 0]]],
+  ]);
+  expect(parts[0]?.events.at(-1)?.seconds).toBe(LONGEST_HOLD_SECONDS);
+});
+
+test('where nothing waits a key is one part, and parts leave nothing out', () => {
+  fc.assert(
+    fc.property(ladderInputs, fc.nat(255), fc.integer({ min: 40, max: 140 }), (input, at, tempo) => {
+      const key = { tonic: 60, tempo, cueBeats: 4, avoid: [] };
+      const whole = keySound({ ...key, pattern: input.pattern });
+      expect(keyParts({ ...key, pattern: input.pattern })).toEqual([{ events: whole }]);
+      const index = at % input.pattern.events.length;
+      const waiting = markPattern(input.pattern, [{ kind: 'wait', first: index, last: index }]);
+      const parts = keyParts({ ...key, pattern: waiting });
+      expect(parts.flatMap(({ events }) => events.map(({ midi }) => midi))).toEqual(whole.map(({ midi }) => midi));
+    }),
   );
 });

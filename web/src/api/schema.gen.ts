@@ -918,6 +918,7 @@ export interface components {
             kind: "pattern" | "siren" | "breath" | "timed" | "spoken";
             seconds: number;
             keys: components["schemas"]["PlannedKeyDto"][];
+            resistance?: number;
         };
         SungKeyDto: {
             tonic: number;

@@ -56,7 +56,7 @@ export const check = {
   write: 'Write it into the voice file',
   again: 'Start afresh',
   trouble: {
-    NO_MICROPHONE: 'There is no microphone. The keys here do the same.',
+    NONE: 'There is no microphone. The keys here do the same.',
     REFUSED: 'The browser was told not to let the microphone in. Allow it in the address bar, or use the keys here.',
     IN_USE: 'Another program holds the microphone. Close it and choose the microphone again, or use the keys here.',
     NOT_HERE: 'This page may not listen: it needs HTTPS, or to run on this machine. The keys here do the same.',

@@ -215,6 +215,7 @@ export const en = {
     noKeys: 'no keys',
     back: 'The log',
     tempo: '{{tempo}} bpm',
+    resistance: 'resistance {{resistance}} of 4',
     easeOf: 'ease {{ease}} of 5',
     sungAs: 'sung as {{conditions}}',
     again: 'again',

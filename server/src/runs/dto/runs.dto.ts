@@ -46,6 +46,10 @@ export class PlannedStepDto {
 
   @Parts(() => PlannedKeyDto, 400)
   keys!: PlannedKeyDto[];
+
+  /** Resistance of occluded work, as it was then. */
+  @Whole(1, 4, { optional: true })
+  resistance?: number;
 }
 
 export class SungKeyDto extends PlannedKeyDto {

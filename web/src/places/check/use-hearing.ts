@@ -1,15 +1,16 @@
 import type { CheckAction, CheckState, Hearing, PitchFrame, SingerName, SungNote } from '@soft-lark/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
-import { MicrophoneError, startMicrophone, type MicrophoneProblem } from '../../listening/microphone.ts';
+import { startMicrophone } from '../../listening/microphone.ts';
 import { MidiError, startMidiKeys, type MidiProblem } from '../../listening/midi-keys.ts';
+import { DeviceError, type DeviceProblem } from '../../listening/open-stream.ts';
 import { startRecorder } from '../../listening/recordings.ts';
 import { startSimulated, type SimulatedSinger } from '../../listening/simulated.ts';
 import type { Way } from './check-draft.ts';
 import { judge, speakingNoteOf } from './ear.ts';
 
 /** What stands in the way of hearing, in a word the catalogue knows. */
-type Trouble = MicrophoneProblem | `MIDI_${MidiProblem}` | 'MIDI_GONE';
+type Trouble = DeviceProblem | `MIDI_${MidiProblem}` | 'MIDI_GONE';
 
 export interface HearingState {
   readonly isOn: boolean;
@@ -126,7 +127,7 @@ export function useHearing({ way, singer, keyboards, state, act, keepsSoundOf, p
         else setFound({ source, isOn: true, trouble: null });
       })
       .catch((error: unknown) => {
-        if (error instanceof MicrophoneError) setFound({ source, isOn: false, trouble: error.code });
+        if (error instanceof DeviceError) setFound({ source, isOn: false, trouble: error.code });
         else if (error instanceof MidiError) setFound({ source, isOn: false, trouble: `MIDI_${error.code}` });
         else throw error;
       });

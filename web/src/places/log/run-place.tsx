@@ -41,6 +41,7 @@ function StepKeys({ step, sung }: { readonly step: Step; readonly sung: readonly
         <b>{step.name}</b>
         <small>
           {clockText(step.seconds)}
+          {step.resistance !== undefined && ` · ${t('log.resistance', { resistance: step.resistance })}`}
           {tempo !== undefined && step.kind === 'pattern' && ` · ${t('log.tempo', { tempo })}`}
         </small>
       </div>

@@ -36,17 +36,13 @@ function ActButton({ label, keyName, onPress, isOff = false, look }: ActButtonPr
 export function ActButtons({ running, state }: { readonly running: Running; readonly state: RunState }): ReactElement {
   const { t } = useTranslation();
   const hasKeys = currentKey(state) !== undefined;
-  const { act } = running;
+  const { act, isHeld } = running;
   const isLastKey = state.keyIndex === (currentStep(state)?.keys.length ?? 0) - 1;
   const isLastStep = state.stepIndex === state.steps.length - 1;
   const goesOn = hasKeys && !isLastKey;
-  const mainWord = !state.begun
-    ? t('piano.acts.start')
-    : goesOn
-      ? t('piano.acts.next')
-      : isLastStep
-        ? t('piano.acts.end')
-        : t('piano.acts.nextStep');
+  const onward = isLastStep ? t('piano.acts.end') : t('piano.acts.nextStep');
+  const begunWord = isHeld ? t('piano.acts.letGo') : goesOn ? t('piano.acts.next') : onward;
+  const mainWord = state.begun ? begunWord : t('piano.acts.start');
   return (
     <div className={classes['acts']}>
       <ActButton
@@ -83,7 +79,7 @@ export function ActButtons({ running, state }: { readonly running: Running; read
         }}
       />
       <ActButton
-        label={isLastStep ? t('piano.acts.end') : t('piano.acts.nextStep')}
+        label={onward}
         keyName={t('piano.keys.nextStep')}
         onPress={() => {
           act('next-step');

@@ -17,6 +17,7 @@ import { Stones } from '../../flight/stones.tsx';
 import { clockText } from '../../ui/format.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
 import { writeNote } from '../../text/note-names.ts';
+import { Mirror } from './mirror.tsx';
 import { nextHelp } from './use-run-keys.ts';
 import type { Running } from './use-run.ts';
 import classes from './run.module.css';
@@ -29,7 +30,7 @@ interface NowPanelProps {
 
 type Shown = Omit<NowPanelProps, 'running'>;
 
-const MOST_SYLLABLES = 6;
+const MOST_SYLLABLES = 5;
 
 /** The syllables as they are sung, the first one strong. */
 function Syllables({ state, exercise }: Shown): ReactElement | null {
@@ -40,13 +41,15 @@ function Syllables({ state, exercise }: Shown): ReactElement | null {
   const isOwn = work?.kind === 'pattern' && zone !== undefined && work.syllablesAt[zone] !== undefined;
   const sung = isOwn ? syllablesFor(work, zone) : sungSyllables({ events });
   const plain = exercise && 'syllables' in exercise.work ? (exercise.work.syllables ?? '') : '';
-  const [first, ...others] = sung.length > 0 ? sung : [plain];
+  // What is sung again and again is said once.
+  const told = sung.filter((syllable, index) => syllable !== sung[index - 1]);
+  const [first, ...others] = told.length > 0 ? told : [plain];
   const shown = others.slice(0, MOST_SYLLABLES - 1).join(' ');
   if (!first) return null;
   return (
     <p className={`${classes['syllables'] ?? ''} heading`}>
       <b>{first}</b> {shown}
-      {others.length >= MOST_SYLLABLES || others.length === 0 ? ' …' : ''}
+      {others.length >= MOST_SYLLABLES || told.length < sung.length ? ' …' : ''}
     </p>
   );
 }
@@ -79,6 +82,7 @@ function StillNow({ running: { elapsed }, state, exercise }: NowPanelProps): Rea
   const prompt = prompts[Math.min(prompts.length - 1, Math.floor((elapsed / Math.max(1, lasts)) * prompts.length))];
   return (
     <section className={classes['still']}>
+      {step?.mirror === true && <Mirror key={step.stepId} />}
       <p className={`${classes['count'] ?? ''} heading`}>
         {moment ? `${moment.phase} ${String(moment.count)}` : clockText(lasts - elapsed)}
       </p>
@@ -107,6 +111,7 @@ function Way({ running, state }: Pick<NowPanelProps, 'running' | 'state'>): Reac
   if (!help) return null;
   return (
     <p className={classes['sungAs']}>
+      {running.isHeld && <b>{t('piano.held')}</b>}
       {manner !== undefined && <b>{manner}</b>}
       <UnstyledButton
         title={t('piano.helpHint')}
@@ -165,6 +170,7 @@ export function NowPanel({ running, state, exercise }: NowPanelProps): ReactElem
           {...(turns && { turnText: t('piano.turnTop', { note: writeNote(top) }) })}
         />
       </div>
+      {step.mirror === true && <Mirror key={step.stepId} />}
     </section>
   );
 }

@@ -5,12 +5,13 @@ const BASS_UNDER = 12;
 
 /** The plan as it stood when the run began, as it is kept with the run. */
 export function plannedSteps(state: RunState): SentRun['plan'] {
-  return state.steps.map(({ stepId, exerciseId, name, kind, seconds, keys }) => ({
+  return state.steps.map(({ stepId, exerciseId, name, kind, seconds, keys, resistance }) => ({
     stepId,
     exerciseId,
     name,
     kind,
     seconds,
+    ...(resistance !== undefined && { resistance }),
     keys: keys.map(({ tonic, leg, low, high }) => ({ tonic, leg, low, high })),
   }));
 }

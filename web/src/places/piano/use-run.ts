@@ -2,14 +2,16 @@ import {
   currentKey,
   currentStep,
   glideSound,
-  keySound,
+  keyParts,
+  LONGEST_HOLD_SECONDS,
   neverSounded,
   type Help,
+  type KeyPart,
   type RunAction,
   type RunKey,
   type RunStep,
 } from '@soft-lark/core';
-import { useCallback, useEffect, useEffectEvent, useState } from 'react';
+import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
 import type { Student } from '../../api/students.queries.ts';
 import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts';
@@ -29,13 +31,15 @@ export interface Running {
   readonly swap: (step: RunStep) => void;
   /** Seconds since the key being sung, or the step without keys, began; stands still in a pause. */
   readonly elapsed: number;
+  /** A note is being held; the next tap lets it go. */
+  readonly isHeld: boolean;
 }
 
-function soundOf(step: RunStep, key: RunKey, voice: Student['voice']): ReturnType<typeof keySound> {
-  if (!step.ladder) return glideSound(key.tonic, key.low, key.high);
+function partsOf(step: RunStep, key: RunKey, voice: Student['voice']): readonly KeyPart[] {
+  if (!step.ladder) return [{ events: glideSound(key.tonic, key.low, key.high) }];
   const { pattern, cueBeats = 4 } = step.ladder;
   const { tonic, tempo, help = 'together' } = key;
-  return keySound({ pattern, tonic, tempo, cueBeats, help, avoid: neverSounded(voice) });
+  return keyParts({ pattern, tonic, tempo, cueBeats, help, avoid: neverSounded(voice) });
 }
 
 function actionOf(type: Act, heard: boolean): RunAction {
@@ -71,22 +75,36 @@ export function useRun(run: KeptRun, student: Student): Running {
     };
   }, [moment, isGoing]);
 
+  // A key is sung in parts where a note waits; `at` is when the part began.
+  const [letGo, setLetGo] = useState({ moment, part: 0, at: 0 });
+  const { part, at } = letGo.moment === moment ? letGo : { part: 0, at: 0 };
+  const parts = useMemo(() => (step && key ? partsOf(step, key, student.voice) : []), [step, key, student.voice]);
+  const holdsAt = parts[part]?.holdsAtSeconds ?? Infinity;
+  const heldFor = elapsed - at - holdsAt;
+  const isHeld = isGoing && heldFor >= 0;
+  const release = useCallback(() => {
+    setLetGo({ moment, part: part + 1, at: elapsed });
+  }, [moment, part, elapsed]);
+  if (isHeld && heldFor >= LONGEST_HOLD_SECONDS) release();
+
   // Each key is played when it comes, and again after a pause.
   const sound = useEffectEvent(() => {
-    if (step && key) playPiano(soundOf(step, key, student.voice));
+    const now = parts[part];
+    if (now) playPiano(now.events);
   });
   useEffect(() => {
     if (isGoing) sound();
     else stopPiano();
-  }, [moment, isGoing]);
+  }, [moment, part, isGoing]);
 
   const heard = state.begun && elapsed >= (key?.cueSeconds ?? 0);
   const act = useCallback(
     (type: Act) => {
       void wakePiano();
-      actOnRun(run.id, actionOf(type, heard), new Date());
+      if (type === 'next' && isHeld) release();
+      else actOnRun(run.id, actionOf(type, heard), new Date());
     },
-    [run.id, heard],
+    [run.id, heard, isHeld, release],
   );
   const mark = useCallback<Running['mark']>(
     (name) => {
@@ -113,5 +131,5 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id, run.state],
   );
-  return { act, mark, help, effort, swap, elapsed };
+  return { act, mark, help, effort, swap, elapsed, isHeld };
 }

@@ -12,8 +12,9 @@ import {
 } from '@soft-lark/core';
 import { useEffect, useEffectEvent, useRef, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { MicrophoneError, startMicrophone } from '../../listening/microphone.ts';
+import { startMicrophone } from '../../listening/microphone.ts';
 import { MidiError, startMidiKeys } from '../../listening/midi-keys.ts';
+import { DeviceError } from '../../listening/open-stream.ts';
 import { plugInSimulatedMidi, type SimulatedMidi } from '../../listening/simulated-midi.ts';
 import { playNote } from '../../sound/play-note.ts';
 import { NoteKeys } from '../../ui/note-keys.tsx';
@@ -62,7 +63,7 @@ export function SingIn({ tempo, mode, onPattern }: SingInProps): ReactElement {
       })
       .catch((error: unknown) => {
         if (error instanceof MidiError) setTrouble(`MIDI_${error.code}`);
-        else if (error instanceof MicrophoneError) setTrouble(error.code);
+        else if (error instanceof DeviceError) setTrouble(error.code);
         else throw error;
       });
     return () => {
