@@ -5,13 +5,13 @@ import { isOlderVoice } from './as-taught.ts';
 import { sortOut, type Eligible } from './draft-candidates.ts';
 import { DRAFT_PLANS, GOAL_OVERLAYS, type DraftDay, type DraftSlot } from './draft-plan.data.ts';
 import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
-import { bringHome, fillPlace, leastOf, mostOf, pinnedSteps, type Filled, type Pool } from './drafting.ts';
+import { bringHome, fillPlace, leastOf, pinnedSteps, usualOf, type Filled, type Pool } from './drafting.ts';
 import { fitRoutine } from './fit-routine.ts';
 import { layRoutine } from './lay-routine.ts';
 import { reviewRoutine } from './review/review-routine.ts';
 
-/** House choice: a draft takes steps until they would fill the minutes this many times at full length. */
-const FULLNESS = 1.15;
+/** House choice: a draft takes steps until they would fill the minutes this many times at their usual length. */
+const FULLNESS = 1.1;
 
 function dayOf(context: DraftContext): DraftDay {
   const { conditions, occasion, hoursToPerformance = Infinity, voice } = context;
@@ -159,7 +159,7 @@ export function draftRoutine(context: DraftContext): DraftedRoutine {
   if (leastOf(filled) > budget)
     filled = keeps.reduce((before, slot) => fillPlace(before, slot, 0, pool), pinnedSteps(context));
   for (const slot of slots.filter(({ keep }) => !keep)) {
-    if (mostOf(filled) >= budget * FULLNESS) break;
+    if (usualOf(filled, minutes) >= budget * FULLNESS) break;
     filled = fillPlace(filled, slot, budget - leastOf(filled), pool);
   }
   const steps = mended(filled, pool);

@@ -29,6 +29,8 @@ interface Tried {
 /** House choice: places looked at before the best that can be sung is taken. */
 const MOST_TRIED = 12;
 const MOST_PASSED_OVER = 4;
+/** House choice: how long a step usually is; about a minute in five, two in twenty-five. Seconds. */
+const USUAL_STEP = { seconds: 45, moreAMinute: 3 };
 
 /** What an exercise is set to in a draft: at the tempo it is learnt in while it is new. */
 function settingsOf({ id, work }: Exercise, { known }: DraftContext): RoutineStep['settings'] {
@@ -51,8 +53,13 @@ export function leastOf(filled: readonly Filled[]): number {
   return filled.reduce((sum, { least }) => sum + least, 0);
 }
 
-export function mostOf(filled: readonly Filled[]): number {
-  return filled.reduce((sum, { most }) => sum + most, 0);
+/**
+ * Seconds of steps at the length they usually have in a routine of so many minutes: as long as they can be, but no
+ * single one fills the routine.
+ */
+export function usualOf(filled: readonly Filled[], minutes: number): number {
+  const usual = USUAL_STEP.seconds + USUAL_STEP.moreAMinute * minutes;
+  return filled.reduce((sum, { least, most }) => sum + Math.max(least, Math.min(most, usual)), 0);
 }
 
 /** The steps a draft begins with: those that are pinned. */
