@@ -8,6 +8,8 @@ export interface DraftSlot {
   readonly keep?: boolean;
   /** Goes before all that may be dropped. */
   readonly isUrgent?: boolean;
+  /** Points by how early the place stands in the plan: the first are let go last. */
+  readonly early?: number;
 }
 
 const slots = (...stages: readonly Stage[]): readonly DraftSlot[] => stages.map((stage) => ({ stage }));
@@ -80,6 +82,7 @@ export const DRAFT_POINTS = {
   known: 2,
   workedWell: 1,
   urgent: 20,
+  mostEarly: 6,
   thirdOfAKind: -4,
   doneLast: -4,
   doneBefore: -1.5,

@@ -3,7 +3,7 @@ import { spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
 import { isAdultType } from '../voice/index.ts';
 import { isOlderVoice } from './as-taught.ts';
 import { sortOut, type Eligible } from './draft-candidates.ts';
-import { DRAFT_PLANS, GOAL_OVERLAYS, type DraftDay, type DraftSlot } from './draft-plan.data.ts';
+import { DRAFT_PLANS, DRAFT_POINTS, GOAL_OVERLAYS, type DraftDay, type DraftSlot } from './draft-plan.data.ts';
 import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
 import { bringHome, fillPlace, leastOf, pinnedSteps, usualOf, type Filled, type Pool } from './drafting.ts';
 import { fitRoutine } from './fit-routine.ts';
@@ -40,7 +40,11 @@ function slotsOf(context: DraftContext, eligible: readonly Eligible[]): readonly
     if (same >= 0) rest.splice(same, 1);
   }
   // An hour holds more than one round of the plan.
-  return [...kept, ...forGoals, ...rest, ...rest];
+  const ranked = [...forGoals, ...rest, ...rest].map((slot, index) => ({
+    ...slot,
+    early: Math.max(0, DRAFT_POINTS.mostEarly - index),
+  }));
+  return [...kept, ...ranked];
 }
 
 /** Steps in the order of their stages, the lighter and narrower first. */

@@ -149,7 +149,7 @@ export function fillPlace(
     ),
     exercise,
     isKept: slot.keep ?? false,
-    points: points + (slot.isUrgent ? DRAFT_POINTS.urgent : 0),
+    points: points + (slot.early ?? 0) + (slot.isUrgent ? DRAFT_POINTS.urgent : 0),
     least: chosen.least,
     most: chosen.most,
   };
