@@ -1,6 +1,8 @@
 import { checkSettings, checkSlowestKey } from './check-settings.ts';
+import { addKeys } from './keys-by-hand.ts';
 import type { Ladder, LadderInput, PlannedKey, Rung, SkippedKey } from './ladder.types.ts';
 import { planTravel } from './plan-travel.ts';
+import { routeInTime } from './route-in-time.ts';
 import { zoneOf, zoneReason, zoneSounded } from './zones.ts';
 
 /** Beats the new key's chord and first note take before the singing, and the breath after it. */
@@ -13,12 +15,15 @@ interface StruckPlan {
   readonly skipped: readonly SkippedKey[];
 }
 
-function strikeZones(input: LadderInput, keys: readonly PlannedKey[]): StruckPlan {
+const BY_HAND = 'Left out by hand.';
+
+function strike(input: LadderInput, keys: readonly PlannedKey[]): StruckPlan {
   const kept: { key: PlannedKey; turn: number }[] = [];
   const skipped: SkippedKey[] = [];
   keys.forEach((key, turn) => {
     const zone = zoneSounded(input.pattern, key.tonic, input.avoid ?? []);
     if (zone) skipped.push({ tonic: key.tonic, reason: zoneReason(zone) });
+    else if (input.struck?.includes(key.tonic)) skipped.push({ tonic: key.tonic, reason: BY_HAND });
     else kept.push({ key, turn });
   });
   return { kept, skipped };
@@ -56,12 +61,12 @@ function climb(input: LadderInput, plan: StruckPlan): readonly Rung[] {
 }
 
 /**
- * Carries planned keys out: zones strike keys, the rest get their times.
+ * Carries planned keys out: zones and the teacher strike keys, the rest get their times.
  *
  * @param keys as laid out by a travel, or by a change on the way
  */
 export function ladderOf(input: LadderInput, keys: readonly PlannedKey[], stoppedBy: Ladder['stoppedBy']): Ladder {
-  const plan = strikeZones(input, keys);
+  const plan = strike(input, keys);
   const rungs = climb(input, plan);
   return {
     rungs,
@@ -83,7 +88,18 @@ export function ladderOf(input: LadderInput, keys: readonly PlannedKey[], stoppe
  */
 export function buildLadder(input: LadderInput): Ladder {
   checkSettings(input);
-  const { keys, stoppedBy } = planTravel(input);
+  const { keys: planned, stoppedBy } = planTravel(input);
+  const { keys, refused } = addKeys(input, planned);
   checkSlowestKey(input, keys.length);
-  return ladderOf(input, keys, stoppedBy);
+  const ladder = ladderOf(input, keys, stoppedBy);
+  const { withinSeconds = Infinity } = input;
+  const fitting =
+    ladder.seconds <= withinSeconds
+      ? ladder
+      : ladderOf(
+          input,
+          routeInTime(input, keys, withinSeconds, (some) => ladderOf(input, some, stoppedBy).seconds),
+          stoppedBy,
+        );
+  return refused.length === 0 ? fitting : { ...fitting, skipped: [...fitting.skipped, ...refused] };
 }

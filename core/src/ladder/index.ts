@@ -4,7 +4,7 @@ export { breathMoment, type BreathMoment } from './breath-moment.ts';
 export { breathSeconds, spokenSeconds, type BreathBursts, type BreathCounts } from './durations.ts';
 export { proposeStart, type PlacementRule, type StartProposal } from './propose-start.ts';
 export { buildSiren, type Siren, type SirenInput, type SirenPiece, type SirenShape } from './siren.ts';
-export { goHome, turnBack } from './turn-back.ts';
+export { fewMoreThenHome, goHome, turnBack, type FewMore } from './turn-back.ts';
 export {
   type Ladder,
   type LadderInput,

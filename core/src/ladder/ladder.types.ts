@@ -28,6 +28,12 @@ export interface LadderInput {
   readonly avoid?: readonly PitchRange[];
   /** Register turnovers, for the zones. */
   readonly bridges?: readonly number[];
+  /** Tonics a teacher left out by hand, on every leg. */
+  readonly struck?: readonly number[];
+  /** Tonics a teacher put in, sung in their place on the outward leg. */
+  readonly added?: readonly number[];
+  /** Keys are thinned until the ladder takes no longer. */
+  readonly withinSeconds?: number;
 }
 
 /** A key as the travel lays it out, before zones strike any. */

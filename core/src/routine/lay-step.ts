@@ -110,6 +110,9 @@ function layLadder(
     restBeats: work.restBeats,
     avoid: neverSounded(context.voice),
     ...(voice.bridges && { bridges: voice.bridges }),
+    ...(settings.struck && { struck: settings.struck }),
+    ...(settings.added && { added: settings.added }),
+    ...(settings.withinSeconds !== undefined && { withinSeconds: settings.withinSeconds }),
   };
   const ladder = buildLadder(input);
   return {
@@ -205,8 +208,8 @@ function workOut(exercise: Exercise, settings: StepSettings, context: RoutineCon
 
 const NO_KEY_LEFT: StepProblem = {
   code: 'NO_KEY_LEFT',
-  message: 'Every key of this step would sound a note that is never sounded.',
-  remedy: 'Change the start or the step, or take another exercise.',
+  message: 'Every key of this step is left out, by hand or because it would sound a note that is never sounded.',
+  remedy: 'Put a key back, change the start or the step, or take another exercise.',
 };
 
 /** Whether a laid step is sung in keys or glides, and so counts for what comes after it. */

@@ -19,6 +19,11 @@ export interface StepSettings {
   /** The teacher's own limits for this step, MIDI. */
   readonly floor?: number;
   readonly ceiling?: number;
+  /** Tonics left out by hand, and tonics put in; MIDI. */
+  readonly struck?: readonly number[];
+  readonly added?: readonly number[];
+  /** A ladder’s keys are thinned until it takes no longer, set-up not counted. */
+  readonly withinSeconds?: number;
   /** Length of a timed step. */
   readonly seconds?: number;
   /** Glides, cycles or repeats of a step that is not a ladder. */

@@ -97,6 +97,19 @@ export function Pitch(options: FieldOptions = {}): PropertyDecorator {
   return Whole(0, 127, options);
 }
 
+/** A list of notes as MIDI numbers. */
+export function Pitches(most: number, options: FieldOptions = {}): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: 'integer', minimum: 0, maximum: 127, isArray: true, required: !options.optional }),
+    IsArray({ message: 'is not a list' }),
+    ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
+    IsInt({ each: true, message: 'holds only notes' }),
+    Min(0, { each: true, message: 'holds only notes' }),
+    Max(127, { each: true, message: 'holds only notes' }),
+    presence(options),
+  );
+}
+
 /** One of a few words. */
 export function Choice(values: readonly string[], options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(

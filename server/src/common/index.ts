@@ -12,6 +12,7 @@ export {
   Part,
   Parts,
   Pitch,
+  Pitches,
   Real,
   Text,
   Texts,

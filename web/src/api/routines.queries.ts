@@ -1,7 +1,16 @@
+import type { RoutineStep } from '@soft-lark/core';
 import { queryOptions } from '@tanstack/react-query';
 import { api, dataOf, type Schemas } from './client.ts';
 
 export type Routine = Schemas['RoutineDto'];
+
+/** Steps of the core as a routine keeps them: copies, that may be edited. */
+export function stepsOf(steps: readonly RoutineStep[]): Routine['steps'] {
+  return steps.map(({ settings: { struck, added, ...settings }, ...step }) => ({
+    ...step,
+    settings: { ...settings, ...(struck && { struck: [...struck] }), ...(added && { added: [...added] }) },
+  }));
+}
 
 export const routinesQuery = (studentId?: string) =>
   queryOptions({

@@ -819,6 +819,9 @@ export interface components {
             tempo?: number;
             floor?: number;
             ceiling?: number;
+            struck?: number[];
+            added?: number[];
+            withinSeconds?: number;
             seconds?: number;
             repeats?: number;
             overlay?: string;

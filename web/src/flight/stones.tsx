@@ -1,4 +1,4 @@
-import type { ReactElement, ReactNode } from 'react';
+import type { ReactElement, SVGProps } from 'react';
 import type { Stone, StonePath } from './stones.layout.ts';
 import classes from './stones.module.css';
 
@@ -10,7 +10,9 @@ interface StonesProps {
   readonly current?: number;
   readonly turnText?: string;
   readonly marksAt?: (index: number) => string;
-  readonly children?: ReactNode;
+  /** What pressing a stone does, in words; stones without it cannot be pressed. */
+  readonly pressWords?: (stone: Stone) => string | null;
+  readonly onPress?: (stone: Stone) => void;
 }
 
 type Look = 'chosen' | 'done' | 'struck' | 'turn' | 'plain';
@@ -23,11 +25,34 @@ function lookOf(stone: Stone, index: number, current: number | undefined, path: 
   return index === path.turnIndex ? 'turn' : 'plain';
 }
 
+/** What makes a stone a button. */
+function pressing(
+  stone: Stone,
+  words: string | null | undefined,
+  onPress: StonesProps['onPress'],
+): SVGProps<SVGGElement> & { readonly 'data-pressable'?: true } {
+  if (!words || !onPress) return {};
+  return {
+    'data-pressable': true,
+    role: 'button',
+    tabIndex: 0,
+    'aria-label': words,
+    onClick: () => {
+      onPress(stone);
+    },
+    onKeyDown: (event) => {
+      if (event.key !== 'Enter' && event.key !== ' ') return;
+      event.preventDefault();
+      onPress(stone);
+    },
+  };
+}
+
 /** A ladder as stepping stones: each key an oval at its own height, in the order it is sung. */
-export function Stones({ path, under, current, turnText, marksAt }: StonesProps): ReactElement {
+export function Stones({ path, under, current, turnText, marksAt, pressWords, onPress }: StonesProps): ReactElement {
   const { stones, radius, width, height } = path;
   return (
-    <svg className={classes['stones']} width={width} height={height} aria-hidden>
+    <svg className={classes['stones']} width={width} height={height} aria-hidden={onPress === undefined}>
       <polyline className={classes['path']} points={stones.map(({ x, y }) => `${String(x)},${String(y)}`).join(' ')} />
       {stones.map((stone, index) => {
         const look = lookOf(stone, index, current, path);
@@ -35,7 +60,12 @@ export function Stones({ path, under, current, turnText, marksAt }: StonesProps)
         const lines = stone.isLabelled ? under(stone) : [];
         const mark = marksAt?.(index);
         return (
-          <g key={stone.id} data-look={look} className={classes['stone']}>
+          <g
+            key={stone.id}
+            data-look={look}
+            className={classes['stone']}
+            {...pressing(stone, pressWords?.(stone), onPress)}
+          >
             <ellipse cx={stone.x} cy={stone.y} rx={radius * 1.08 * grow} ry={radius * 0.84 * grow} />
             <text
               className={classes['key']}

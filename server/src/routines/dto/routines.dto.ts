@@ -1,6 +1,6 @@
 import type { Occasion, Travel } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { Choice, Flag, Formed, Id, Part, Parts, Pitch, Real, Text, Whole } from '../../common/index.ts';
+import { Choice, Flag, Formed, Id, Part, Parts, Pitch, Pitches, Real, Text, Whole } from '../../common/index.ts';
 
 const TRAVELS = ['rise', 'fall', 'rise-return', 'fall-return', 'rise-fall', 'stay'];
 
@@ -34,6 +34,17 @@ export class StepSettingsDto {
 
   @Pitch({ optional: true })
   ceiling?: number;
+
+  /** Tonics left out by hand. */
+  @Pitches(48, { optional: true })
+  struck?: readonly number[];
+
+  /** Tonics put in by hand. */
+  @Pitches(48, { optional: true })
+  added?: readonly number[];
+
+  @Whole(5, 900, { optional: true })
+  withinSeconds?: number;
 
   @Whole(5, 900, { optional: true })
   seconds?: number;

@@ -6,6 +6,8 @@ import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
 const NOTES: ReadonlySet<string> = new Set(['start', 'floor', 'ceiling']);
 
 function settingWords(name: string, value: unknown, t: TFunction): string {
+  if (Array.isArray(value))
+    return `${t(`bench.did.settings.${name}` as 'bench.did.settings.tempo')} ${value.map((note) => writeNote(Number(note))).join(' ')}`;
   const plain = typeof value === 'string' || typeof value === 'number' ? String(value) : t('bench.did.usual');
   const shown = NOTES.has(name) && typeof value === 'number' ? writeNote(value) : plain;
   return `${t(`bench.did.settings.${name}` as 'bench.did.settings.tempo')} ${shown}`;
@@ -14,7 +16,9 @@ function settingWords(name: string, value: unknown, t: TFunction): string {
 /** Every setting that differs between two, as it is in the later one. */
 export function settingsWords(before: StepSettings, after: StepSettings, t: TFunction): string {
   const [was, is] = [new Map(Object.entries(before)), new Map(Object.entries(after))];
-  const names = [...new Set([...was.keys(), ...is.keys()])].filter((name) => was.get(name) !== is.get(name));
+  const names = [...new Set([...was.keys(), ...is.keys()])].filter(
+    (name) => JSON.stringify(was.get(name)) !== JSON.stringify(is.get(name)),
+  );
   return names.map((name) => settingWords(name, is.get(name), t)).join(', ');
 }
 

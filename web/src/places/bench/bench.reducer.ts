@@ -9,7 +9,7 @@ import {
 } from '@soft-lark/core';
 import { apply, create, current, type Patches } from 'mutative';
 import { v7 } from 'uuid';
-import type { Routine } from '../../api/routines.queries.ts';
+import { stepsOf, type Routine } from '../../api/routines.queries.ts';
 
 /** What of a routine is edited on the bench. */
 export type EditedRoutine = Pick<Routine, 'name' | 'occasion' | 'minutes' | 'steps'>;
@@ -38,7 +38,7 @@ export type BenchAction =
   | {
       readonly type: 'set';
       readonly stepId: string;
-      readonly settings: Readonly<Record<string, unknown>> & StepSettings;
+      readonly settings: StepSettings;
       readonly clear?: readonly (keyof StepSettings)[];
     }
   | { readonly type: 'patch'; readonly patches: readonly RoutinePatch[]; readonly what: string }
@@ -76,7 +76,7 @@ function edit(draft: EditedRoutine, action: BenchAction): void {
       break;
     case 'add':
       for (const step of action.steps)
-        draft.steps.splice(placeFor(draft.steps, step, action.shelf), 0, { ...step, settings: { ...step.settings } });
+        draft.steps.splice(placeFor(draft.steps, step, action.shelf), 0, ...stepsOf([step]));
       break;
     case 'remove':
       if (index >= 0) draft.steps.splice(index, 1);
@@ -99,7 +99,7 @@ function edit(draft: EditedRoutine, action: BenchAction): void {
         minutes: draft.minutes,
       });
       draft.minutes = minutes;
-      draft.steps = steps.map((step) => ({ ...step, settings: { ...step.settings } }));
+      draft.steps = stepsOf(steps);
       break;
     }
     case 'lock': {

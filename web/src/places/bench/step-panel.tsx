@@ -1,21 +1,17 @@
-import { useElementSize } from '@mantine/hooks';
-import { overlayFor, keyName, type LaidStep, type RoutineContext } from '@soft-lark/core';
+import { overlayFor, type LaidStep, type RoutineContext } from '@soft-lark/core';
 import type { TFunction } from 'i18next';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { layStones, skippedReasons } from '../../flight/stones.layout.ts';
-import { Stones } from '../../flight/stones.tsx';
+import { skippedReasons } from '../../flight/stones.layout.ts';
 import { clockText } from '../../ui/format.ts';
-import { PictureTable } from '../../ui/picture-table.tsx';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
 import { SwapMenu } from './swap-menu.tsx';
+import { StepStones } from './step-stones.tsx';
 import { StepSettingsRow } from './step-settings-row.tsx';
 import { sentence, writeNote } from '../../text/note-names.ts';
 import classes from './bench.module.css';
-
-const STONES_HEIGHT = 176;
 
 /** What is sung, in a line; on a shared screen without the reason why a key is left out. */
 function subtitle(step: LaidStep, isShared: boolean, t: TFunction): string {
@@ -37,43 +33,6 @@ function subtitle(step: LaidStep, isShared: boolean, t: TFunction): string {
     return t('bench.breathLine', { in: inCounts, hold: holdCounts, out: outCounts, rest: restCounts });
   }
   return work.kind === 'spoken' ? work.text : step.exercise.why;
-}
-
-/** Every key of the chosen step as a stepping stone, with its top note and time; struck keys in their places. */
-function StepStones({ step }: { readonly step: LaidStep }): ReactElement | null {
-  const { t } = useTranslation();
-  const [isShared] = useSharedScreen();
-  const { ref, width } = useElementSize();
-  if (step.laid?.kind !== 'pattern') return null;
-  const { ladder, pattern } = step.laid;
-  const path = layStones(ladder, pattern.high, Math.max(280, width), STONES_HEIGHT);
-  const head = (['key', 'high', 'at', 'leg'] as const).map((name) => t(`bench.table.${name}`));
-  const rows = [
-    ...ladder.rungs.map(({ tonic, high, startsAt, leg }) => [
-      writeNote(tonic),
-      writeNote(high),
-      clockText(startsAt),
-      t(`bench.legs.${leg}`),
-    ]),
-    ...ladder.skipped.map(({ tonic, reason }) => [
-      keyName(tonic),
-      t('bench.leftOut'),
-      '',
-      isShared ? '' : sentence(reason),
-    ]),
-  ];
-  return (
-    <PictureTable label={t('bench.stones', { name: step.exercise.name })} head={head} rows={rows}>
-      <div ref={ref} className={classes['stones']}>
-        <Stones
-          path={path}
-          under={({ isStruck, topNote, startsAt }) =>
-            isStruck ? [t('bench.leftOut')] : [t('bench.top', { note: topNote }), clockText(startsAt ?? 0)]
-          }
-        />
-      </div>
-    </PictureTable>
-  );
 }
 
 /** Where the step starts, and where its exercise would. */
@@ -111,7 +70,7 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
         }}
       />
       <p className={classes['sung']}>{subtitle(step, isShared, t)}</p>
-      <StepStones step={step} />
+      <StepStones step={step} act={act} />
       <StepSettingsRow stepId={step.id} exercise={exercise} settings={step.settings} {...startsOf(step)} act={act} />
       {!step.problem && (
         <p className={classes['setUp']}>

@@ -5,7 +5,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import { dayContext } from '../../api/lay.ts';
-import type { Routine } from '../../api/routines.queries.ts';
+import { stepsOf, type Routine } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { shelfQuery } from '../../api/shelf.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
@@ -31,7 +31,7 @@ export function RecipeMenu({ today, onFilled }: RecipeMenuProps): ReactElement {
       name: recipe.name,
       occasion: recipe.occasion,
       minutes: recipe.minutes,
-      steps: steps.map((step) => ({ ...step, settings: { ...step.settings } })),
+      steps: stepsOf(steps),
     });
   };
   return (

@@ -1,0 +1,116 @@
+import { Button, Select } from '@mantine/core';
+import type { Exercise, StepSettings, Travel } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { writeNote } from '../../text/note-names.ts';
+import { NoteField } from '../../ui/note-field.tsx';
+import { CountField } from './count-field.tsx';
+import classes from './bench.module.css';
+
+/** Sets one thing of a step; nothing puts it back to what is usual. */
+export type SetSetting = <K extends keyof StepSettings>(name: K, value: StepSettings[K] | undefined) => void;
+
+const TRAVELS: readonly Travel[] = ['rise-return', 'rise', 'fall', 'fall-return', 'rise-fall', 'stay'];
+const STEPS = ['1', '2', '3', '4'] as const;
+
+interface LadderFieldsProps {
+  readonly stepId: string;
+  readonly exercise: Exercise;
+  readonly settings: StepSettings;
+  readonly start?: number;
+  readonly proposed?: number;
+  readonly set: SetSetting;
+}
+
+/** Where a ladder starts, how it travels, how far and how fast. */
+export function LadderFields({
+  stepId,
+  exercise,
+  settings,
+  start,
+  proposed,
+  set,
+}: LadderFieldsProps): ReactElement | null {
+  const { t } = useTranslation();
+  const { work } = exercise;
+  if (work.kind !== 'pattern') return null;
+  return (
+    <>
+      <div className={classes['noteSetting']}>
+        <NoteField
+          key={`start-${stepId}`}
+          label={t('bench.start')}
+          value={settings.start ?? start}
+          onChange={(note) => {
+            if (note !== null) set('start', note);
+          }}
+        />
+      </div>
+      <Select
+        w={132}
+        size="sm"
+        label={t('bench.stepSize')}
+        data={STEPS.map((value) => ({
+          value,
+          label: value === '2' ? t('bench.wholeTone') : t('bench.semitone', { count: Number(value) }),
+        }))}
+        value={String(settings.step ?? work.step)}
+        onChange={(value) => {
+          set('step', Number(value));
+        }}
+      />
+      <Select
+        w={188}
+        size="sm"
+        label={t('bench.travel')}
+        data={TRAVELS.map((value) => ({ value, label: t(`travels.${value}`) }))}
+        value={settings.travel ?? work.travel}
+        onChange={(value) => {
+          const chosen = TRAVELS.find((travel) => travel === value);
+          if (chosen) set('travel', chosen);
+        }}
+      />
+      <CountField
+        label={t('bench.mostKeys')}
+        value={settings.maxKeys}
+        usual={String(work.mostKeys ?? t('bench.asFar'))}
+        min={1}
+        max={48}
+        onSet={(value) => {
+          set('maxKeys', value);
+        }}
+      />
+      <CountField
+        label={t('bench.withinSeconds')}
+        value={settings.withinSeconds}
+        usual={t('bench.allTheTime')}
+        min={5}
+        max={900}
+        onSet={(value) => {
+          set('withinSeconds', value);
+        }}
+      />
+      <CountField
+        label={t('bench.tempo')}
+        value={settings.tempo}
+        usual={String(work.tempo.usual)}
+        min={30}
+        max={240}
+        onSet={(value) => {
+          set('tempo', value);
+        }}
+      />
+      {settings.start !== undefined && proposed !== undefined && settings.start !== proposed && (
+        <Button
+          size="sm"
+          className={classes['backToProposed'] ?? ''}
+          onClick={() => {
+            set('start', undefined);
+          }}
+        >
+          {t('bench.proposedAt', { note: writeNote(proposed) })}
+        </Button>
+      )}
+    </>
+  );
+}
