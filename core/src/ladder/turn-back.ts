@@ -73,5 +73,5 @@ export function fewMoreThenHome(
   const ladder = ladderOf(input, way, 'maxKeys');
   return ladder.seconds <= seconds
     ? { canBe: true, ladder }
-    : { canBe: false, because: 'time', reason: 'The way home would not fit the time that is left.' };
+    : { canBe: false, because: 'time', reason: 'No time for the way home.' };
 }

@@ -1,4 +1,4 @@
-import { goHome, turnBack, type Ladder } from '../ladder/index.ts';
+import { fewMoreThenHome, goHome, turnBack, type FewMore, type Ladder } from '../ladder/index.ts';
 import { isMissed, keyWays, moreHelp } from './key-ways.ts';
 import { runKeysOf } from './run-plan.ts';
 import {
@@ -84,8 +84,8 @@ function advance(state: RunState): RunState {
     : toStep(state, state.stepIndex + 1);
 }
 
-/** Replaces what is left of a ladder after the key being sung. */
-function replan(state: RunState, rest: (step: RunStep, key: RunKey) => Ladder | undefined): RunState {
+/** Replaces what is left of a ladder after the key being sung; `turned` where it does not go out any more. */
+function replan(state: RunState, rest: (step: RunStep, key: RunKey) => Ladder | undefined, turned = true): RunState {
   const step = currentStep(state);
   const key = currentKey(state);
   const ladder = step && key && rest(step, key);
@@ -95,7 +95,7 @@ function replan(state: RunState, rest: (step: RunStep, key: RunKey) => Ladder | 
     ...runKeysOf(ladder, keyWays(ladder.rungs, step.manners ?? [], false)),
   ];
   const steps = state.steps.map((other, index) => (index === state.stepIndex ? { ...other, keys } : other));
-  return { ...state, steps, turned: true };
+  return { ...state, steps, turned };
 }
 
 /** Whether the way home can still be taken: a ladder that is away from its start and not on its way there. */
@@ -117,6 +117,19 @@ export function canGoHome(state: RunState): boolean {
   const key = currentKey(state);
   const start = currentStep(state)?.ladder?.start;
   return state.begun && key !== undefined && start !== undefined && key.tonic !== start;
+}
+
+/**
+ * So many keys further the way the ladder goes, then home, or why that cannot be.
+ *
+ * @param seconds left for what comes after the key being sung
+ * @returns nothing where the ladder is on its way home already, or the step has none
+ */
+export function fewMore(state: RunState, more: number, seconds: number): FewMore | undefined {
+  const step = currentStep(state);
+  const key = currentKey(state);
+  if (!step?.ladder || !key || !state.begun || key.leg !== step.keys[0]?.leg) return undefined;
+  return fewMoreThenHome(step.ladder, key.tonic, key.leg === 'down' ? -1 : 1, more, seconds);
 }
 
 /** Dizziness ends breath work for the day. */
@@ -192,6 +205,17 @@ export function conduct(state: RunState, action: RunAction): RunState {
       if (!canGoHome(state)) return state;
       const home = replan(state, (step) => step.ladder && goHome(step.ladder));
       return advance(enter(home, action.id, 'sung'));
+    }
+    case 'then-home': {
+      const found = fewMore(state, action.more, action.seconds);
+      if (!found?.canBe) return state;
+      return advance(
+        enter(
+          replan(state, () => found.ladder, false),
+          action.id,
+          'sung',
+        ),
+      );
     }
     case 'next-step':
       return toStep(action.heard ? enter(state, action.id, 'sung') : state, state.stepIndex + 1);

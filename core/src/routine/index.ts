@@ -1,4 +1,4 @@
-export { canGoHome, canTurnBack, conduct, currentKey, currentStep } from './conduct.ts';
+export { canGoHome, canTurnBack, conduct, currentKey, currentStep, fewMore } from './conduct.ts';
 export { asTaught } from './as-taught.ts';
 export { fitToBudget, type Fit, type FitStep } from './fit-to-budget.ts';
 export { fillRecipe } from './fill-recipe.ts';
@@ -20,7 +20,7 @@ export { keysOf, mannerThatWorked, type KeyWay } from './key-ways.ts';
 export { layRoutine } from './lay-routine.ts';
 export { isSingable, layStep, USUAL_SET_UP } from './lay-step.ts';
 export { remedyFor, type Offered } from './remedy-for.ts';
-export { countdownOf, nextKey, secondsLeft, type Countdown } from './run-outlook.ts';
+export { countdownOf, nextKey, secondsForStep, secondsLeft, type Countdown } from './run-outlook.ts';
 export { runStepOf, startRun } from './run-plan.ts';
 export {
   MARKS,

@@ -46,3 +46,17 @@ export function secondsLeft(state: RunState): { readonly step: number; readonly 
   const later = state.steps.slice(state.stepIndex + 1).reduce((sum, { seconds }) => sum + seconds, 0);
   return { step: inStep, run: inStep + later };
 }
+
+/**
+ * Seconds that are left for the step being worked on, after the key being sung: the plan’s whole time without what was
+ * spent and what the later steps want.
+ *
+ * @param spent seconds since the run began, talk included
+ * @param inKey seconds since the key being sung began
+ */
+export function secondsForStep(state: RunState, spent: number, inKey: number): number {
+  const total = state.steps.reduce((sum, { seconds }) => sum + seconds, 0);
+  const later = state.steps.slice(state.stepIndex + 1).reduce((sum, { seconds }) => sum + seconds, 0);
+  const key = currentKey(state);
+  return total - spent - later - Math.max(0, (key?.seconds ?? 0) - inKey);
+}

@@ -101,4 +101,6 @@ export type RunAction =
   | { readonly type: 'swap'; readonly step: RunStep }
   /** Who sounds from this key to the end of the step, as the teacher wants it. */
   | { readonly type: 'help'; readonly help: Help }
+  /** So many keys further, then home; `seconds` are left for them. */
+  | { readonly type: 'then-home'; readonly more: number; readonly seconds: number; readonly id: string }
   | { readonly type: 'pause' | 'resume' };

@@ -32,6 +32,10 @@ export const piano = {
     'cue-only': 'piano gives the cue',
     alone: 'alone, from the first note',
   },
+  thenHome_one: '{{count}} more, then home',
+  thenHome_other: '{{count}} more, then home',
+  thenHomeHint: 'more, then home',
+  onKey: 'key {{key}}',
   held: 'Held. Next lets it go',
   mirror: {
     on: 'Mirror',

@@ -71,7 +71,7 @@ export function RunScreen({ run, today, shelf }: RunScreenProps): ReactElement |
         </Button>
       </header>
       <NowPanel running={running} state={state} exercise={exercise} />
-      <SayBand state={state} exercise={exercise} ownApproach={today.student.voice.approach} />
+      <SayBand running={running} state={state} exercise={exercise} ownApproach={today.student.voice.approach} />
       <footer>
         <MarkButtons running={running} state={state} />
         <ActButtons running={running} state={state} />

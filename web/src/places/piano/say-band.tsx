@@ -14,9 +14,12 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { writeNote } from '../../text/note-names.ts';
+import { FewMore } from './few-more.tsx';
+import type { Running } from './use-run.ts';
 import classes from './run.module.css';
 
 interface SayBandProps {
+  readonly running: Running;
   readonly state: RunState;
   readonly exercise: Exercise | undefined;
   /** The student's own answers on which schools differ. */
@@ -40,7 +43,7 @@ function useCountWords(): (state: RunState) => { readonly to: string; readonly w
 }
 
 /** What to say, how many keys to the turn, and what comes next. */
-export function SayBand({ state, exercise, ownApproach }: SayBandProps): ReactElement {
+export function SayBand({ running, state, exercise, ownApproach }: SayBandProps): ReactElement {
   const { t } = useTranslation();
   const approach = { ...useQuery(sessionQuery).data?.approach, ...ownApproach };
   const countWords = useCountWords();
@@ -66,11 +69,14 @@ export function SayBand({ state, exercise, ownApproach }: SayBandProps): ReactEl
           {offered?.text ?? (exercise ? cueFor(exercise, place, approach) : '')}
         </p>
       </div>
-      <div>
-        <small>{count?.to ?? ''}</small>
-        <p className={`${classes['countWords'] ?? ''} heading`} aria-live="polite" data-testid="count">
-          {count?.words ?? ''}
-        </p>
+      <div className={classes['counting']}>
+        <div>
+          <small>{count?.to ?? ''}</small>
+          <p className={`${classes['countWords'] ?? ''} heading`} aria-live="polite" data-testid="count">
+            {count?.words ?? ''}
+          </p>
+        </div>
+        <FewMore running={running} state={state} />
       </div>
       <div>
         <small>{t('piano.next')}</small>

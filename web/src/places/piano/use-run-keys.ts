@@ -16,6 +16,9 @@ export const MARK_KEYS: readonly (readonly [Mark, string])[] = [
   ['dizzy', '4'],
 ];
 
+/** Keys for one, two and three more, then home. */
+export const FEW_MORE_KEYS = ['7', '8', '9'] as const;
+
 /** One tap says only that it is more than a warm-up may cost. */
 export const OVER_LIMIT = 5;
 
@@ -29,7 +32,7 @@ export function nextHelp(help: Help): Help {
 const TYPING = ['INPUT', 'TEXTAREA', 'SELECT'];
 
 /** The keyboard of the run-through; page down is the pedal of a page-turner. */
-export function useRunKeys({ act, mark, help, effort }: Running, state: RunState, isOn: boolean): void {
+export function useRunKeys({ act, mark, help, effort, thenHome }: Running, state: RunState, isOn: boolean): void {
   const when = (work: () => void) => () => {
     if (isOn) work();
   };
@@ -85,6 +88,12 @@ export function useRunKeys({ act, mark, help, effort }: Running, state: RunState
         effort(OVER_LIMIT);
       }),
     ],
+    ...FEW_MORE_KEYS.map((key, index): [string, () => void] => [
+      key,
+      when(() => {
+        thenHome(index + 1);
+      }),
+    ]),
     ...MARK_KEYS.map(([name, key]): [string, () => void] => [
       key,
       when(() => {

@@ -1,6 +1,7 @@
 import {
   currentKey,
   currentStep,
+  secondsForStep,
   glideSound,
   keyParts,
   LONGEST_HOLD_SECONDS,
@@ -18,7 +19,7 @@ import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts
 import { pitchesOf } from './run-plan.ts';
 import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
 
-type Act = Exclude<RunAction['type'], 'mark' | 'effort' | 'swap' | 'help'>;
+type Act = Exclude<RunAction['type'], 'mark' | 'effort' | 'swap' | 'help' | 'then-home'>;
 
 export interface Running {
   readonly act: (type: Act) => void;
@@ -31,6 +32,10 @@ export interface Running {
   readonly swap: (step: RunStep) => void;
   /** Seconds since the key being sung, or the step without keys, began; stands still in a pause. */
   readonly elapsed: number;
+  /** Seconds left for the step after the key being sung, talk so far counted. */
+  readonly room: number;
+  /** So many keys more, then home. */
+  readonly thenHome: (more: number) => void;
   /** A note is being held; the next tap lets it go. */
   readonly isHeld: boolean;
 }
@@ -55,8 +60,9 @@ export function useRun(run: KeptRun, student: Student): Running {
   const step = currentStep(state);
   const key = currentKey(state);
   const moment = `${String(state.stepIndex)}/${String(state.keyIndex)}/${String(state.sung.length)}/${String(state.begun)}`;
-  const [clock, setClock] = useState({ moment, seconds: 0 });
+  const [clock, setClock] = useState({ moment, seconds: 0, spent: 0 });
   const elapsed = clock.moment === moment ? clock.seconds : 0;
+  const room = secondsForStep(state, clock.spent, elapsed);
   const isGoing = state.phase === 'singing' && state.begun;
 
   const load = useEffectEvent(() => loadPiano(pitchesOf(run.state)));
@@ -68,12 +74,17 @@ export function useRun(run: KeptRun, student: Student): Running {
   useEffect(() => {
     if (!isGoing) return undefined;
     const timer = setInterval(() => {
-      setClock((last) => ({ moment, seconds: last.moment === moment ? last.seconds + TICK_SECONDS : TICK_SECONDS }));
+      const spent = (Date.now() - Date.parse(run.startedAt)) / 1000;
+      setClock((last) => ({
+        moment,
+        seconds: last.moment === moment ? last.seconds + TICK_SECONDS : TICK_SECONDS,
+        spent,
+      }));
     }, TICK_SECONDS * 1000);
     return () => {
       clearInterval(timer);
     };
-  }, [moment, isGoing]);
+  }, [moment, isGoing, run.startedAt]);
 
   // A key is sung in parts where a note waits; `at` is when the part began.
   const [letGo, setLetGo] = useState({ moment, part: 0, at: 0 });
@@ -124,6 +135,12 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id],
   );
+  const thenHome = useCallback<Running['thenHome']>(
+    (more) => {
+      actOnRun(run.id, { type: 'then-home', more, seconds: room, id: v7() }, new Date());
+    },
+    [run.id, room],
+  );
   const swap = useCallback<Running['swap']>(
     (other) => {
       void loadPiano(pitchesOf({ ...run.state, steps: [other] }));
@@ -131,5 +148,5 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id, run.state],
   );
-  return { act, mark, help, effort, swap, elapsed, isHeld };
+  return { act, mark, help, effort, swap, elapsed, isHeld, room, thenHome };
 }

@@ -1,0 +1,52 @@
+import { UnstyledButton } from '@mantine/core';
+import { fewMore, type RunState } from '@soft-lark/core';
+import { useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { sentence } from '../../text/note-names.ts';
+import { FEW_MORE_KEYS } from './use-run-keys.ts';
+import type { Running } from './use-run.ts';
+import classes from './run.module.css';
+
+const CHOICES = [1, 2, 3] as const;
+
+/** “Two more, then home”: offered while note and time allow it; what cannot be says why when it is pressed. */
+export function FewMore({
+  running,
+  state,
+}: {
+  readonly running: Running;
+  readonly state: RunState;
+}): ReactElement | null {
+  const { t } = useTranslation();
+  const moment = `${String(state.stepIndex)}/${String(state.sung.length)}`;
+  const [refused, setRefused] = useState({ moment: '', reason: '' });
+  if (fewMore(state, 0, Infinity) === undefined) return null;
+  const said = refused.moment === moment ? refused.reason : '';
+  return (
+    <div className={classes['fewMore']}>
+      <small role="status">{said || t('piano.thenHomeHint')}</small>
+      <p>
+        {CHOICES.map((more) => {
+          const found = fewMore(state, more, running.room);
+          return (
+            <UnstyledButton
+              key={more}
+              aria-label={t('piano.thenHome', { count: more })}
+              title={t('piano.onKey', { key: FEW_MORE_KEYS[more - 1] })}
+              data-refused={!found?.canBe}
+              onPointerUp={({ currentTarget }) => {
+                currentTarget.blur();
+              }}
+              onClick={() => {
+                if (found?.canBe) running.thenHome(more);
+                else setRefused({ moment, reason: found ? sentence(found.reason) : '' });
+              }}
+            >
+              {more}
+            </UnstyledButton>
+          );
+        })}
+      </p>
+    </div>
+  );
+}
