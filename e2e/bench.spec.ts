@@ -1,5 +1,5 @@
 import { expect, test } from './studio.ts';
-import { addStudent, buildSixSteps, order, reasons, saved, signUp, stepRow } from './teacher.ts';
+import { addStudent, buildSixSteps, goToStep, order, passGate, reasons, saved, signUp, stepRow } from './teacher.ts';
 
 test.beforeEach(async ({ page }) => {
   await signUp(page);
@@ -113,10 +113,69 @@ test('two windows on one routine: the later write is refused, nothing is lost, t
   await other.getByRole('textbox', { name: 'Minutes' }).fill('15');
   await expect(other.getByRole('alert')).toContainText('changed in another window');
   await expect(other.getByRole('textbox', { name: 'Minutes' })).toHaveValue('15');
-  await other.getByRole('button', { name: 'Save mine over it' }).click();
+  await expect(other.getByRole('radio', { name: 'here: 15' })).toBeChecked();
+  await other.getByText('there: 12').click();
+  await other.getByText('here: 15').click();
+  await other.getByRole('button', { name: 'Keep what is chosen' }).click();
   await saved(other);
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Minutes' })).toHaveValue('15');
+  // What does not touch is brought together without a question.
+  await page.getByRole('textbox', { name: 'Minutes' }).fill('8');
+  await saved(page);
+  await stepRow(other, 'Falling hum').click();
+  await other.getByLabel('Tempo', { exact: true }).fill('60');
+  await saved(other);
+  await expect(other.getByRole('alert')).toBeHidden();
+  await expect(other.getByRole('textbox', { name: 'Minutes' })).toHaveValue('8');
+  await page.reload();
+  await stepRow(page, 'Falling hum').click();
+  await expect(page.getByLabel('Tempo', { exact: true })).toHaveValue('60');
+  await expect(page.getByRole('textbox', { name: 'Minutes' })).toHaveValue('8');
+});
+
+test('several steps at once: duplicated, moved, made a block, taken off and put back; words for a step reach the piano', async ({
+  page,
+}) => {
+  await stepRow(page, 'Lip trill on five').click();
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('d');
+  await expect(order(page)).toHaveCount(8);
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(order(page).nth(1)).toContainText('Lip trill on five');
+  await page.getByLabel('Name of the block').fill('Lips and hum');
+  await page.getByRole('button', { name: 'Make a block' }).click();
+  await expect(page.getByText('Lips and hum')).toBeVisible();
+  await page.getByRole('button', { name: 'Take off' }).click();
+  await expect(order(page)).toHaveCount(6);
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(order(page)).toHaveCount(8);
+  await stepRow(page, 'Up and down five').click();
+  await page.getByLabel('Said at the piano').fill('Like a door that swings by itself');
+  await page.getByLabel('Note, for you alone').fill('Shoulders crept up last week.');
+  await page
+    .getByRole('button', { name: /^Leave .* out$/ })
+    .nth(1)
+    .click();
+  await expect(page.getByText(/keys? left out\. Left out by hand/)).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await stepRow(page, 'Up and down five').click();
+  await expect(page.getByLabel('Note, for you alone')).toHaveValue('Shoulders crept up last week.');
+  await expect(page.getByText('Lips and hum')).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Put .* back$/ })
+    .first()
+    .click();
+  await expect(page.getByText(/left out/)).toBeHidden();
+  await page.getByRole('heading', { name: 'The order' }).click();
+  await page.keyboard.press('Shift+?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('move what is chosen');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: /Sing/ }).click();
+  await passGate(page);
+  await goToStep(page, 'Up and down five');
+  await expect(page.getByTestId('say')).toHaveText('Like a door that swings by itself');
 });
 
 test('undo and redo go back and forth through everything, by button and by key', async ({ page }) => {

@@ -8,9 +8,12 @@ const step = (id: string, settings: RoutineStep['settings'] = {}): RoutineStep =
 });
 const routine = { minutes: 10, steps: [step('a', { tempo: 90, maxKeys: 4 }), step('b'), step('c')] };
 const shown = ({ minutes, steps }: { minutes: number; steps: readonly RoutineStep[] }): string =>
-  [minutes, ...steps.map(({ id, exerciseId, settings }) => [id, exerciseId, JSON.stringify(settings)].join(' '))].join(
-    ', ',
-  );
+  [
+    minutes,
+    ...steps.map(({ id, exerciseId, settings, block }) =>
+      [id, exerciseId, JSON.stringify(settings), ...(block ? ['in', block] : [])].join(' '),
+    ),
+  ].join(', ');
 
 test.each<[string, RoutinePatch, string]>([
   ['minutes', { op: 'minutes', minutes: 7 }, '7, a of-a {"tempo":90,"maxKeys":4}, b of-b {}, c of-c {}'],
@@ -41,6 +44,20 @@ test.each<[string, RoutinePatch, string]>([
     { op: 'swap', stepId: 'a', exerciseId: 'thirds' },
     '10, a thirds {}, b of-b {}, c of-c {}',
   ],
+  ['steps once more', { op: 'copy', stepIds: ['b', 'c'] }, `${shown(routine)}, new of-b {}, new of-c {}`],
+  [
+    'steps moved on together',
+    { op: 'shift', stepIds: ['a', 'c'], by: 1 },
+    '10, b of-b {}, a of-a {"tempo":90,"maxKeys":4}, c of-c {}',
+  ],
+  ['steps at the top stay there', { op: 'shift', stepIds: ['a', 'b'], by: -1 }, shown(routine)],
+  [
+    'a block stands where its first step stood',
+    { op: 'block', stepIds: ['c', 'a'], name: 'Warm' },
+    '10, a of-a {"tempo":90,"maxKeys":4} in Warm, c of-c {} in Warm, b of-b {}',
+  ],
+  ['a block taken apart', { op: 'block', stepIds: ['b'] }, shown(routine)],
+  ['steps that are gone', { op: 'block', stepIds: ['gone'], name: 'Warm' }, shown(routine)],
   ['other steps', { op: 'steps', steps: [step('z')] }, '10, z of-z {}'],
   ['a step that is gone is passed over', { op: 'move', stepId: 'gone', to: 0 }, shown(routine)],
   ['a setting of a step that is gone', { op: 'set', stepId: 'gone', settings: { tempo: 60 } }, shown(routine)],

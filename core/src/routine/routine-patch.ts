@@ -13,6 +13,12 @@ export type RoutinePatch =
   | { readonly op: 'add'; readonly exerciseId: string; readonly at: number; readonly settings?: StepSettings }
   | { readonly op: 'move'; readonly stepId: string; readonly to: number }
   | { readonly op: 'swap'; readonly stepId: string; readonly exerciseId: string }
+  /** Steps once more, right after the last of them. */
+  | { readonly op: 'copy'; readonly stepIds: readonly string[] }
+  /** Steps moved by one place, together; they end up standing next to each other. */
+  | { readonly op: 'shift'; readonly stepIds: readonly string[]; readonly by: -1 | 1 }
+  /** Steps brought together as a block; without a name the block is taken apart. */
+  | { readonly op: 'block'; readonly stepIds: readonly string[]; readonly name?: string }
   | { readonly op: 'minutes'; readonly minutes: number }
   | { readonly op: 'steps'; readonly steps: readonly RoutineStep[] }
   /** Fits the routine to its minutes, dropping steps where there is no other way: worked out when it is applied. */
@@ -28,6 +34,21 @@ function settled(step: RoutineStep, { settings, clear = [] }: Extract<RoutinePat
   const merged = { ...step.settings, ...settings };
   const kept = Object.entries(merged).filter(([name]) => !clear.some((gone) => gone === name));
   return { ...step, settings: Object.fromEntries(kept) };
+}
+
+/** Steps of a list brought together where the first of them stands, and where that is. */
+function gathered(
+  steps: readonly RoutineStep[],
+  stepIds: readonly string[],
+): { readonly chosen: readonly RoutineStep[]; readonly others: readonly RoutineStep[]; readonly at: number } {
+  const chosen = steps.filter(({ id }) => stepIds.includes(id));
+  const at = steps.findIndex(({ id }) => id === chosen[0]?.id);
+  return { chosen, others: steps.filter(({ id }) => !stepIds.includes(id)), at };
+}
+
+function inBlock({ id, exerciseId, settings, locked }: RoutineStep, name: string | undefined): RoutineStep {
+  const step = { id, exerciseId, settings, ...(locked !== undefined && { locked }) };
+  return name === undefined ? step : { ...step, block: name };
 }
 
 /**
@@ -66,6 +87,24 @@ export function applyPatch<T extends Patched>(
     case 'add': {
       const added = { id: newId(), exerciseId: patch.exerciseId, settings: patch.settings ?? {} };
       return { ...routine, steps: [...steps.slice(0, patch.at), added, ...steps.slice(patch.at)] };
+    }
+    case 'copy': {
+      const { chosen } = gathered(steps, patch.stepIds);
+      const after = steps.findIndex(({ id }) => id === chosen.at(-1)?.id) + 1;
+      const copies = chosen.map(({ exerciseId, settings, block }) =>
+        inBlock({ id: newId(), exerciseId, settings }, block),
+      );
+      return { ...routine, steps: [...steps.slice(0, after), ...copies, ...steps.slice(after)] };
+    }
+    case 'shift': {
+      const { chosen, others, at } = gathered(steps, patch.stepIds);
+      const to = Math.max(0, Math.min(others.length, at + patch.by));
+      return { ...routine, steps: [...others.slice(0, to), ...chosen, ...others.slice(to)] };
+    }
+    case 'block': {
+      const { chosen, others, at } = gathered(steps, patch.stepIds);
+      const named = chosen.map((step) => inBlock(step, patch.name));
+      return { ...routine, steps: [...others.slice(0, at), ...named, ...others.slice(at)] };
     }
     case 'move': {
       const moved = steps.find(({ id }) => id === patch.stepId);

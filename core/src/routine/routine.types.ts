@@ -30,6 +30,10 @@ export interface StepSettings {
   readonly repeats?: number;
   /** Something laid over the step, the id of an overlay. */
   readonly overlay?: string;
+  /** What the teacher says at the piano instead of the exercise’s own cues. */
+  readonly cue?: string;
+  /** A note for the teacher alone. */
+  readonly note?: string;
 }
 
 export interface RoutineStep {
@@ -38,6 +42,8 @@ export interface RoutineStep {
   readonly settings: StepSettings;
   /** Stays as it is when the routine is drafted again or fitted. */
   readonly locked?: boolean;
+  /** The name of the block it belongs to; steps of one block stand together. */
+  readonly block?: string;
 }
 
 /** The schools' answers on how a ladder travels. */

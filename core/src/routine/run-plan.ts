@@ -57,6 +57,7 @@ export function runStepOf(step: LaidStep): RunStep {
     ...(manners.length > 0 && { manners }),
     ...(overlay && { overlay: overlay.name }),
     ...(resistance !== undefined && { resistance }),
+    ...(step.settings.cue !== undefined && { cue: step.settings.cue }),
     ...(wantsMirror(exercise, overlay) && { mirror: true }),
   };
 }

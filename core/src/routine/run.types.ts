@@ -51,6 +51,8 @@ export interface RunStep {
   readonly manners?: readonly string[];
   /** The name of what is laid over it. */
   readonly overlay?: string;
+  /** What the teacher wanted to say here, instead of the exercise’s own cues. */
+  readonly cue?: string;
   /** It is watched in a mirror. */
   readonly mirror?: boolean;
   /** Resistance 1–4 of occluded work. */

@@ -825,6 +825,8 @@ export interface components {
             seconds?: number;
             repeats?: number;
             overlay?: string;
+            cue?: string;
+            note?: string;
         };
         RoutineStepDto: {
             /** Format: uuid */
@@ -832,6 +834,7 @@ export interface components {
             exerciseId: string;
             settings: components["schemas"]["StepSettingsDto"];
             locked?: boolean;
+            block?: string;
         };
         RoutineDto: {
             name: string;

@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Outlet } from 'react-router';
 import { isAway } from '../api/problem.ts';
+import { KeySheet } from '../ui/key-sheet.tsx';
 import { useSharedScreen } from '../ui/shared-screen.ts';
 import { Perch } from './perch.tsx';
 import classes from './shell.module.css';
@@ -56,6 +57,7 @@ export function Shell(): ReactElement {
   return (
     <>
       <Perch />
+      <KeySheet />
       <AwayLine />
       <SharedLine />
       <main id="page" className={classes['page']}>

@@ -54,6 +54,14 @@ export class StepSettingsDto {
 
   @Formed(/^[a-z]+(-[a-z]+)*$/, 'is the id of an overlay', { optional: true })
   overlay?: string;
+
+  /** What the teacher says at the piano. */
+  @Text({ max: 240, optional: true })
+  cue?: string;
+
+  /** A note for the teacher alone. */
+  @Text({ max: 2000, optional: true, lines: true })
+  note?: string;
 }
 
 export class RoutineStepDto {
@@ -69,6 +77,10 @@ export class RoutineStepDto {
   /** Stays as it is when the routine is drafted again or fitted. */
   @Flag({ optional: true })
   locked?: boolean;
+
+  /** The block it belongs to. */
+  @Text({ max: 60, optional: true })
+  block?: string;
 }
 
 export class RoutineFieldsDto {

@@ -44,9 +44,11 @@ export function actionWords(
       return t(`bench.did.${action.type}`, { name });
     case 'minutes':
       return t('bench.minutesAxis', { count: action.minutes });
+    case 'merge':
     case 'name':
     case 'occasion':
       return t(`bench.did.${action.type}`);
+    case 'saved':
     case 'undo':
     case 'redo':
     case 'replace':

@@ -11,7 +11,7 @@ const ROUTINE: EditedRoutine = {
   steps: ['standing-check', 'long-hiss', 'up-and-down-five', 'falling-hum'].map((id) => step(id)),
 };
 
-const after = (...actions: BenchAction[]): BenchState => actions.reduce(benchReducer, startBench(ROUTINE));
+const after = (...actions: BenchAction[]): BenchState => actions.reduce(benchReducer, startBench({ routine: ROUTINE }));
 const order = ({ routine }: BenchState): string => routine.steps.map(({ id }) => id).join(' ');
 
 test.each<[string, BenchAction, string]>([

@@ -24,6 +24,8 @@ interface Change {
 
 export interface BenchState {
   readonly routine: EditedRoutine;
+  /** The routine as the server had it last: what another window began with as well. */
+  readonly base: EditedRoutine;
   readonly past: readonly Change[];
   readonly future: readonly Change[];
 }
@@ -45,14 +47,24 @@ export type BenchAction =
   | { readonly type: 'lock'; readonly stepId: string; readonly isLocked: boolean }
   | { readonly type: 'undo' }
   | { readonly type: 'redo' }
+  /** What another window saved meanwhile, brought together with what is edited here. */
+  | { readonly type: 'merge'; readonly routine: EditedRoutine; readonly theirs: EditedRoutine }
+  | { readonly type: 'saved'; readonly routine: EditedRoutine }
   | { readonly type: 'replace'; readonly routine: EditedRoutine };
 
 export function editedOf({ name, occasion, minutes, steps }: EditedRoutine): EditedRoutine {
   return { name, occasion, minutes, steps };
 }
 
-export function startBench(routine: EditedRoutine): BenchState {
-  return { routine: editedOf(routine), past: [], future: [] };
+/** A bench on a routine; `base` where it goes on with an edit that was kept. */
+export function startBench({
+  routine,
+  base = routine,
+}: {
+  readonly routine: EditedRoutine;
+  readonly base?: EditedRoutine;
+}): BenchState {
+  return { routine: editedOf(routine), base: editedOf(base), past: [], future: [] };
 }
 
 /** Where a new step belongs: after the last one of its stage or an earlier one. */
@@ -102,6 +114,9 @@ function edit(draft: EditedRoutine, action: BenchAction): void {
       draft.steps = stepsOf(steps);
       break;
     }
+    case 'merge':
+      Object.assign(draft, { ...action.routine, steps: stepsOf(action.routine.steps) });
+      break;
     case 'lock': {
       const step = draft.steps[index];
       if (step) step.locked = action.isLocked;
@@ -109,6 +124,7 @@ function edit(draft: EditedRoutine, action: BenchAction): void {
     }
     case 'undo':
     case 'redo':
+    case 'saved':
     case 'replace':
       break;
   }
@@ -135,7 +151,8 @@ function step(state: BenchState, from: 'past' | 'future'): BenchState {
 export function benchReducer(state: BenchState, action: BenchAction): BenchState {
   if (action.type === 'undo') return step(state, 'past');
   if (action.type === 'redo') return step(state, 'future');
-  if (action.type === 'replace') return startBench(action.routine);
+  if (action.type === 'replace') return startBench({ routine: action.routine });
+  if (action.type === 'saved') return { ...state, base: editedOf(action.routine) };
   const [routine, redo, undo] = create(
     state.routine,
     (draft) => {
@@ -143,12 +160,13 @@ export function benchReducer(state: BenchState, action: BenchAction): BenchState
     },
     { enablePatches: true },
   );
-  if (redo.length === 0) return state;
+  if (redo.length === 0) return action.type === 'merge' ? { ...state, base: editedOf(action.theirs) } : state;
   const key = keyOf(action);
   const last = state.past.at(-1);
   const joins = key !== '' && last?.key === key && state.future.length === 0;
   const change: Change = joins
     ? { key, action, redo: [...last.redo, ...redo], undo: [...undo, ...last.undo] }
     : { key, action, redo, undo };
-  return { routine, past: [...(joins ? state.past.slice(0, -1) : state.past), change], future: [] };
+  const base = action.type === 'merge' ? editedOf(action.theirs) : state.base;
+  return { routine, base, past: [...(joins ? state.past.slice(0, -1) : state.past), change], future: [] };
 }

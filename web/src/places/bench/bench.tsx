@@ -1,7 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import { notifications } from '@mantine/notifications';
-import type { Exercise, Finding, LaidStep, RoutineStep, Severity } from '@soft-lark/core';
+import type { Exercise, Finding, RoutineStep, Severity } from '@soft-lark/core';
 import { useCallback, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
@@ -12,6 +11,7 @@ import { Flight } from '../../flight/flight.tsx';
 import { useNow } from '../../ui/clock.ts';
 import { AddStep } from './add-step.tsx';
 import { BenchHead } from './bench-head.tsx';
+import { CopyTo } from './copy-to.tsx';
 import { History } from './history.tsx';
 import { OrderList } from './order-list.tsx';
 import { ReviewList } from './review-list.tsx';
@@ -20,6 +20,8 @@ import { StepPanel } from './step-panel.tsx';
 import { StepReasons } from './step-reasons.tsx';
 import { ThinkBar } from './think-bar.tsx';
 import { useBench } from './use-bench.ts';
+import { useOrderActs } from './use-order-acts.tsx';
+import { useSelection } from './use-selection.ts';
 import { useThinking } from './use-thinking.ts';
 import classes from './bench.module.css';
 
@@ -58,7 +60,10 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const { routine } = state;
   const setCondition = useCondition(student.id);
   const now = useNow(600);
-  const [chosenId, setChosenId] = useState<string>();
+  const { steps } = routine;
+  const selection = useSelection(steps.map(({ id }) => id));
+  const { chosenId, choose } = selection;
+  const acts = useOrderActs(steps, shelf, selection, act);
   const [isAdding, setAdding] = useState(false);
   const [isReviewing, setReviewing] = useState(false);
   const thinking = useThinking(server.id, routine, today, shelf, now, act);
@@ -85,51 +90,11 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   ]);
 
   const add = (exerciseIds: readonly string[]): void => {
-    const steps = exerciseIds.map((exerciseId) => ({ id: v7(), exerciseId, settings: {} }));
-    act({ type: 'add', steps, shelf });
-    setChosenId(steps.at(-1)?.id);
+    const added = exerciseIds.map((exerciseId) => ({ id: v7(), exerciseId, settings: {} }));
+    act({ type: 'add', steps: added, shelf });
+    choose(added.at(-1)?.id);
     setAdding(false);
   };
-
-  const { steps } = routine;
-  const remove = useCallback(
-    (step: LaidStep): void => {
-      const index = steps.findIndex(({ id }) => id === step.id);
-      act({ type: 'remove', stepId: step.id });
-      setChosenId((steps[index + 1] ?? steps[index - 1])?.id);
-      const note = notifications.show({
-        message: (
-          <Group justify="space-between">
-            {t('bench.removed', { name: step.exercise.name })}
-            <Button
-              size="xs"
-              onClick={() => {
-                act({ type: 'undo' });
-                setChosenId(step.id);
-                notifications.hide(note);
-              }}
-            >
-              {t('app.undo')}
-            </Button>
-          </Group>
-        ),
-      });
-    },
-    [steps, act, t],
-  );
-  const move = useCallback(
-    (stepId: string, to: number): void => {
-      act({ type: 'move', stepId, to });
-    },
-    [act],
-  );
-
-  const lock = useCallback(
-    (stepId: string, isLocked: boolean): void => {
-      act({ type: 'lock', stepId, isLocked });
-    },
-    [act],
-  );
 
   return (
     <>
@@ -138,11 +103,18 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
         routine={server}
         laid={laid}
         shelf={shelf}
-        history={<History routineId={server.id} routine={routine} laid={laid} context={thinking.context} act={act} />}
+        history={
+          <>
+            <CopyTo routine={routine} studentId={student.id} context={thinking.context} />
+            <History routineId={server.id} routine={routine} laid={laid} context={thinking.context} act={act} />
+          </>
+        }
         conditions={conditions}
         onCondition={setCondition}
       />
-      {bench.save.kind === 'stale' && <StaleCard onTake={bench.takeTheirs} onSave={bench.saveMine} />}
+      {bench.merged && (
+        <StaleCard merged={bench.merged} shelf={shelf} onTake={bench.takeTheirs} onSettle={bench.settle} />
+      )}
       <ThinkBar
         minutes={thinking.minutes}
         change={thinking.change}
@@ -163,18 +135,19 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           voice={student.voice}
           budgetSeconds={thinking.minutes * 60}
           chosenId={chosen?.id}
-          onChoose={setChosenId}
+          onChoose={choose}
         />
       )}
       <div className={classes['columns']}>
         <OrderList
           steps={laid.steps}
           chosenId={chosen?.id}
-          onChoose={setChosenId}
-          onMove={move}
-          onRemove={remove}
-          onLock={lock}
+          selected={selection.ids.join(' ')}
+          onChoose={choose}
+          onShow={selection.show}
+          acts={acts}
           locked={lockedIds(steps)}
+          blocks={steps.map(({ block = '' }) => block).join('\n')}
           marked={marksOf(findings)}
           onAdd={openShelf}
         />
@@ -194,7 +167,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
                   mutes={thinking.mutes}
                   routineId={server.id}
                   studentId={student.id}
-                  onChoose={setChosenId}
+                  onChoose={choose}
                   onFix={thinking.fix}
                 />
               )}

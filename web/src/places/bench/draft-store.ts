@@ -4,6 +4,8 @@ import type { EditedRoutine } from './bench.reducer.ts';
 export interface KeptDraft {
   readonly version: number;
   readonly routine: EditedRoutine;
+  /** The routine as it was in that version: what both windows began with, should another have saved. */
+  readonly base: EditedRoutine;
 }
 
 const keyOf = (routineId: string): string => `soft-lark.draft.${routineId}`;

@@ -6,30 +6,37 @@ import { memo, useMemo, useState, type KeyboardEvent, type ReactElement } from '
 import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../../ui/key-cap.tsx';
 import { OrderRow } from './order-row.tsx';
+import { SelectedBar } from './selected-bar.tsx';
+import type { OrderActs } from './use-order-acts.tsx';
+import type { Selection } from './use-selection.ts';
 import classes from './bench.module.css';
 
 interface OrderListProps {
   readonly steps: readonly LaidStep[];
   readonly chosenId: string | undefined;
-  readonly onChoose: (stepId: string) => void;
-  readonly onMove: (stepId: string, to: number) => void;
-  readonly onRemove: (step: LaidStep) => void;
-  readonly onLock: (stepId: string, isLocked: boolean) => void;
+  /** Ids of the steps that are chosen together, parted by spaces. */
+  readonly selected: string;
+  readonly onChoose: Selection['choose'];
+  readonly onShow: Selection['show'];
+  readonly acts: OrderActs;
   /** Ids of the steps that are pinned, parted by spaces. */
   readonly locked: string;
+  /** The block of each step in order, a line each. */
+  readonly blocks: string;
   readonly marked: ReadonlyMap<string, Severity>;
   readonly onAdd: () => void;
 }
 
-/** The steps in order: dragged, or moved with alt and the arrows; delete takes one off. */
+/** The steps in order: dragged, or moved with alt and the arrows; shift chooses several, and delete takes off what is chosen. */
 export const OrderList = memo(function OrderList({
   steps,
   chosenId,
+  selected,
   onChoose,
-  onMove,
-  onRemove,
-  onLock,
+  onShow,
+  acts,
   locked,
+  blocks,
   marked,
   onAdd,
 }: OrderListProps): ReactElement {
@@ -41,7 +48,7 @@ export const OrderList = memo(function OrderList({
 
   const move = (step: LaidStep, to: number): void => {
     if (to < 0 || to >= steps.length) return;
-    onMove(step.id, to);
+    acts.move(step.id, to);
     setSaid(t('bench.moved', { name: step.exercise.name, place: to + 1, count: steps.length }));
   };
 
@@ -60,25 +67,26 @@ export const OrderList = memo(function OrderList({
     const step = steps[index];
     const onRow = event.target instanceof HTMLElement && event.target.closest('[data-row]');
     if (!step || !onRow) return;
+    const ids = selected === '' ? [step.id] : selected.split(' ');
     const direction = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
-    if (event.key === 'l') {
-      event.preventDefault();
-      onLock(step.id, !locked.includes(step.id));
-    } else if (event.key === 'Delete') {
-      event.preventDefault();
-      onRemove(step);
-    } else if (direction !== 0 && event.altKey) {
-      event.preventDefault();
-      move(step, index + direction);
+    const next = steps[index + direction];
+    if (direction !== 0 && event.altKey) {
+      if (ids.length > 1) acts.shift(ids, direction);
+      else move(step, index + direction);
     } else if (direction !== 0) {
-      event.preventDefault();
-      const next = steps[index + direction];
-      if (next) {
-        onChoose(next.id);
-        focusRow(event.currentTarget, index + direction);
-      }
-    }
+      if (next) onChoose(next.id, event.shiftKey ? 'up-to' : 'alone');
+      focusRow(event.currentTarget, index + direction);
+    } else if (event.key === 'l') acts.lock(ids, !locked.includes(step.id));
+    else if (event.key === 'd') acts.copy(ids);
+    else if (event.key === 'Delete') acts.remove(ids);
+    else return;
+    event.preventDefault();
   };
+
+  const blockOf = blocks.split('\n');
+  const together = selected === '' ? [] : selected.split(' ');
+  const theirs = new Set(steps.flatMap(({ id }, index) => (together.includes(id) ? [blockOf[index] ?? ''] : [])));
+  const [shared = ''] = theirs.size === 1 ? theirs : [];
 
   return (
     <section aria-label={t('bench.order')} className={classes['order']}>
@@ -97,16 +105,24 @@ export const OrderList = memo(function OrderList({
                 step={step}
                 number={index + 1}
                 isChosen={step.id === chosenId}
+                isSelected={together.includes(step.id)}
+                blockStart={!blockOf[index] ? undefined : blockOf[index] === blockOf[index - 1] ? '' : blockOf[index]}
                 onChoose={onChoose}
+                onShow={onShow}
                 isLocked={locked.includes(step.id)}
                 mark={marked.get(step.id)}
-                onRemove={onRemove}
-                onLock={onLock}
+                acts={acts}
               />
             ))}
           </ol>
         </SortableContext>
       </DndContext>
+      <SelectedBar
+        ids={together}
+        block={shared || undefined}
+        isLocked={together.every((id) => locked.includes(id))}
+        acts={acts}
+      />
       <VisuallyHidden role="status">{said}</VisuallyHidden>
       <Button mt="sm" onClick={onAdd} rightSection={<KeyCap>A</KeyCap>}>
         {t('bench.add')}

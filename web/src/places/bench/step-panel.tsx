@@ -9,6 +9,7 @@ import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
 import { SwapMenu } from './swap-menu.tsx';
 import { StepStones } from './step-stones.tsx';
+import { StepWords } from './step-words.tsx';
 import { StepSettingsRow } from './step-settings-row.tsx';
 import { sentence, writeNote } from '../../text/note-names.ts';
 import classes from './bench.module.css';
@@ -72,6 +73,7 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
       <p className={classes['sung']}>{subtitle(step, isShared, t)}</p>
       <StepStones step={step} act={act} />
       <StepSettingsRow stepId={step.id} exercise={exercise} settings={step.settings} {...startsOf(step)} act={act} />
+      {!isShared && <StepWords step={step} act={act} />}
       {!step.problem && (
         <p className={classes['setUp']}>
           {t('bench.setUp', { seconds: clockText(setUpSeconds), work: clockText(seconds - setUpSeconds) })} ·{' '}

@@ -1,7 +1,15 @@
+import { mergeRoutines, type Merged } from '@soft-lark/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { changeRoutine, routineQuery, type Routine } from '../../api/routines.queries.ts';
-import { benchReducer, editedOf, startBench, type BenchAction, type BenchState } from './bench.reducer.ts';
+import {
+  benchReducer,
+  editedOf,
+  startBench,
+  type BenchAction,
+  type BenchState,
+  type EditedRoutine,
+} from './bench.reducer.ts';
 import { dropDraft, keepDraft, keptDraft } from './draft-store.ts';
 import { createSaver, type Saver, type SaveState } from './saver.ts';
 
@@ -9,8 +17,11 @@ export interface Bench {
   readonly state: BenchState;
   readonly act: (action: BenchAction) => void;
   readonly save: SaveState<Routine>;
+  /** What both windows changed, each in its own way; nothing while no other window saved. */
+  readonly merged: Merged<EditedRoutine> | null;
   readonly takeTheirs: () => void;
-  readonly saveMine: () => void;
+  /** Goes on with a routine that both sides were brought together in. */
+  readonly settle: (routine: EditedRoutine) => void;
 }
 
 /** One routine being edited: undo and redo, saved by itself, kept on this device while the server is away. */
@@ -18,7 +29,7 @@ export function useBench(server: Routine): Bench {
   const queries = useQueryClient();
   const { id } = server;
   const [draft] = useState(() => keptDraft(id));
-  const [state, dispatch] = useReducer(benchReducer, draft?.routine ?? server, startBench);
+  const [state, dispatch] = useReducer(benchReducer, draft ?? { routine: server }, startBench);
   const [save, setSave] = useState<SaveState<Routine>>({ kind: 'saved', version: draft?.version ?? server.version });
   const saver = useRef<Saver<Routine> | null>(null);
   const shown = useRef(draft ? editedOf(server) : state.routine);
@@ -31,6 +42,7 @@ export function useBench(server: Routine): Bench {
       save: (edited, version) => changeRoutine(id, { ...editedOf(edited), version }),
       onState: setSave,
       onSaved: (saved) => {
+        dispatch({ type: 'saved', routine: saved });
         queries.setQueryData(routineQuery(id).queryKey, saved);
         void queries.invalidateQueries({ queryKey: ['today'] });
         void queries.invalidateQueries({ queryKey: ['routines'], predicate: ({ queryKey }) => queryKey[1] !== id });
@@ -51,8 +63,8 @@ export function useBench(server: Routine): Bench {
 
   useEffect(() => {
     if (save.kind === 'saved') dropDraft(id);
-    else keepDraft(id, { version: save.version, routine: state.routine });
-  }, [id, save, state.routine]);
+    else keepDraft(id, { version: save.version, routine: state.routine, base: state.base });
+  }, [id, save, state.routine, state.base]);
 
   const take = useCallback((theirs: Routine) => {
     const edited = editedOf(theirs);
@@ -60,6 +72,24 @@ export function useBench(server: Routine): Bench {
     dispatch({ type: 'replace', routine: edited });
     saver.current?.rebase(theirs.version);
   }, []);
+
+  const theirs = save.kind === 'stale' ? save.current : null;
+  const merged = useMemo(
+    () => (theirs ? mergeRoutines(state.base, state.routine, editedOf(theirs)) : null),
+    [state.base, state.routine, theirs],
+  );
+  const settle = useCallback(
+    (routine: EditedRoutine) => {
+      if (!theirs) return;
+      saver.current?.rebase(theirs.version);
+      dispatch({ type: 'merge', routine, theirs });
+    },
+    [theirs],
+  );
+  // Edits that do not touch are brought together without a question.
+  useEffect(() => {
+    if (merged?.conflicts.length === 0) settle(merged.routine);
+  }, [merged, settle]);
 
   // Another window saved while nothing was unsaved here: take it quietly.
   useEffect(() => {
@@ -70,11 +100,10 @@ export function useBench(server: Routine): Bench {
     state,
     act: dispatch,
     save,
+    merged: merged && merged.conflicts.length > 0 ? merged : null,
     takeTheirs: () => {
-      if (save.kind === 'stale') take(save.current);
+      if (theirs) take(theirs);
     },
-    saveMine: () => {
-      if (save.kind === 'stale') saver.current?.over(save.current.version);
-    },
+    settle,
   };
 }

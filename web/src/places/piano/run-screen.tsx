@@ -9,6 +9,7 @@ import type { StudentToday } from '../../api/students.queries.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { clockText } from '../../ui/format.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
+import { KeySheet } from '../../ui/key-sheet.tsx';
 import { ActButtons } from './act-buttons.tsx';
 import { MarkButtons } from './mark-buttons.tsx';
 import { NowPanel } from './now-panel.tsx';
@@ -76,6 +77,7 @@ export function RunScreen({ run, today, shelf }: RunScreenProps): ReactElement |
         <MarkButtons running={running} state={state} />
         <ActButtons running={running} state={state} />
       </footer>
+      <KeySheet />
       {isStopped && <StopCard running={running} run={run} today={today} shelf={shelf} />}
     </main>
   );

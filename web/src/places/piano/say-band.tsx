@@ -66,7 +66,7 @@ export function SayBand({ running, state, exercise, ownApproach }: SayBandProps)
       <div>
         <small>{offered ? t('piano.tryFor', { seen: offered.seen }) : t('piano.say')}</small>
         <p className={`${classes['cue'] ?? ''} heading`} data-testid="say">
-          {offered?.text ?? (exercise ? cueFor(exercise, place, approach) : '')}
+          {offered?.text ?? step?.cue ?? (exercise ? cueFor(exercise, place, approach) : '')}
         </p>
       </div>
       <div className={classes['counting']}>

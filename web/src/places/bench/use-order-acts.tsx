@@ -1,0 +1,85 @@
+import { Button, Group } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import type { Exercise, RoutinePatch, RoutineStep } from '@soft-lark/core';
+import { useMemo, type Dispatch } from 'react';
+import { useTranslation } from 'react-i18next';
+import type { BenchAction } from './bench.reducer.ts';
+import type { Selection } from './use-selection.ts';
+
+/** What can be done with one step or with several at once; each is one change to undo. */
+export interface OrderActs {
+  readonly move: (stepId: string, to: number) => void;
+  readonly shift: (stepIds: readonly string[], by: -1 | 1) => void;
+  readonly copy: (stepIds: readonly string[]) => void;
+  readonly block: (stepIds: readonly string[], name: string | undefined) => void;
+  readonly lock: (stepIds: readonly string[], isLocked: boolean) => void;
+  readonly remove: (stepIds: readonly string[]) => void;
+}
+
+/** The acts on the order, with their words for undo. */
+export function useOrderActs(
+  steps: readonly RoutineStep[],
+  shelf: ReadonlyMap<string, Exercise>,
+  { choose }: Pick<Selection, 'choose'>,
+  act: Dispatch<BenchAction>,
+): OrderActs {
+  const { t } = useTranslation();
+  return useMemo(() => {
+    const namesOf = (stepIds: readonly string[]): string => {
+      const step = stepIds.length === 1 ? steps.find(({ id }) => id === stepIds[0]) : undefined;
+      return step
+        ? (shelf.get(step.exerciseId)?.name ?? t('bench.did.step'))
+        : t('bench.several', { count: stepIds.length });
+    };
+    const patch = (what: string, patches: readonly RoutinePatch[]): void => {
+      act({ type: 'patch', what, patches });
+    };
+    const offerUndo = (message: string, stepId: string | undefined): void => {
+      const note = notifications.show({
+        message: (
+          <Group justify="space-between">
+            {message}
+            <Button
+              size="xs"
+              onClick={() => {
+                act({ type: 'undo' });
+                choose(stepId);
+                notifications.hide(note);
+              }}
+            >
+              {t('app.undo')}
+            </Button>
+          </Group>
+        ),
+      });
+    };
+    return {
+      move: (stepId, to) => {
+        act({ type: 'move', stepId, to });
+      },
+      shift: (stepIds, by) => {
+        patch(t('bench.did.move', { name: namesOf(stepIds) }), [{ op: 'shift', stepIds, by }]);
+      },
+      copy: (stepIds) => {
+        patch(t('bench.did.copy', { name: namesOf(stepIds) }), [{ op: 'copy', stepIds }]);
+      },
+      block: (stepIds, name) => {
+        const what = name === undefined ? t('bench.did.unblock') : t('bench.did.block', { name });
+        patch(what, [{ op: 'block', stepIds, ...(name !== undefined && { name }) }]);
+      },
+      lock: (stepIds, isLocked) => {
+        for (const stepId of stepIds) act({ type: 'lock', stepId, isLocked });
+      },
+      remove: (stepIds) => {
+        const last = steps.findLastIndex(({ id }) => stepIds.includes(id));
+        const rest = steps.filter(({ id }) => !stepIds.includes(id));
+        patch(
+          t('bench.did.remove', { name: namesOf(stepIds) }),
+          stepIds.map((stepId) => ({ op: 'remove', stepId })),
+        );
+        choose((rest[last - stepIds.length + 1] ?? rest.at(-1))?.id);
+        offerUndo(t('bench.removed', { count: stepIds.length, name: namesOf(stepIds) }), stepIds[0]);
+      },
+    };
+  }, [steps, shelf, choose, act, t]);
+}
