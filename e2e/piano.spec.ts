@@ -234,3 +234,30 @@ test('a note that waits is held until the teacher lets it go; then the key goes 
   await page.keyboard.press('ArrowRight');
   await expect(keyNow(page)).not.toHaveText(first);
 });
+
+test('two more, then home; three would go too far; less time than planned cuts what is left and says what', async ({
+  page,
+}) => {
+  await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
+  await page.getByRole('link', { name: 'Routines' }).click();
+  await page.getByRole('link', { name: 'Sing it' }).first().click();
+  await passGate(page);
+  await goToStep(page, 'Lip trill on five');
+  await act(page, 'Start').click();
+  await act(page, '2 more, then home').click();
+  await expect(page.getByTestId('count')).toHaveText('last one');
+  const refusal = page.getByText(/^It would reach .+, over .+\.$/);
+  for (let press = 0; press < 6 && !(await refusal.isVisible()); press += 1)
+    await act(page, '3 more, then home').click();
+  await expect(refusal).toBeVisible();
+  await page.getByRole('button', { name: 'Less time' }).click();
+  const card = page.getByRole('dialog', { name: 'Less time than planned' });
+  await card.getByLabel('Minutes left').fill('3');
+  const cuts = card.getByRole('list', { name: 'What is cut' }).getByRole('listitem');
+  await expect(cuts.first()).toBeVisible();
+  await expect(card.getByRole('status')).toContainText('The cool-down');
+  await card.getByRole('button', { name: 'Fit it' }).click();
+  await expect(card).toBeHidden();
+  await goToStep(page, 'Falling hum');
+  await expect(act(page, 'Finish').first()).toBeVisible();
+});

@@ -19,6 +19,11 @@ export function currentStep(state: RunState): RunStep | undefined {
   return state.steps[state.stepIndex];
 }
 
+/** Index of the first step that has not begun. */
+export function firstToCome({ stepIndex, begun }: RunState): number {
+  return begun ? stepIndex + 1 : stepIndex;
+}
+
 /** The key being sung, if the step has keys. */
 export function currentKey(state: RunState): RunKey | undefined {
   return currentStep(state)?.keys[state.keyIndex];
@@ -190,6 +195,8 @@ export function conduct(state: RunState, action: RunAction): RunState {
       );
     case 'swap':
       return state.phase === 'stopped' ? swap(state, action.step) : state;
+    case 'refit':
+      return { ...state, steps: [...state.steps.slice(0, firstToCome(state)), ...action.steps] };
     case 'next':
       return state.begun ? advance(enter(state, action.id, 'sung')) : { ...state, begun: true };
     case 'skip':

@@ -173,6 +173,7 @@ export function draftRoutine(context: DraftContext): DraftedRoutine {
 }
 
 /** A filled place as it is handed out; only pinned steps are locked. */
-function drafted({ id, exerciseId, settings, locked, reason, passedOver }: Filled): DraftedStep {
-  return { id, exerciseId, settings, reason, passedOver, ...(locked && { locked }) };
+function drafted({ id, exerciseId, settings, locked, block, reason, passedOver }: Filled): DraftedStep {
+  const own = { ...(locked && { locked }), ...(block !== undefined && { block }) };
+  return { id, exerciseId, settings, reason, passedOver, ...own };
 }

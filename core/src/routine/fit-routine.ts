@@ -24,6 +24,8 @@ export interface FitWishes {
   readonly worth?: ReadonlyMap<string, number>;
   /** Drops steps until the rest fits; else the least of all stays and is said to be too long. */
   readonly mayDrop?: boolean;
+  /** No step becomes longer than it is. */
+  readonly neverLonger?: boolean;
 }
 
 const PLAIN_WORTH = 10;
@@ -40,7 +42,7 @@ function fitOnce(
   steps: readonly RoutineStep[],
   budgetSeconds: number,
   context: RoutineContext,
-  { keep = new Set(), worth = new Map() }: FitWishes,
+  { keep = new Set(), worth = new Map(), neverLonger = false }: FitWishes,
   isTight: boolean,
 ): { readonly fitted: readonly RoutineStep[]; readonly fit: ReturnType<typeof fitToBudget> } {
   const only = onlyOnes(steps, context);
@@ -53,7 +55,8 @@ function fitOnce(
     if (!step) continue;
     const weight = worth.get(id) ?? PLAIN_WORTH;
     const found = step.locked ? [] : optionsOf(step, exercise, context, sungSteps, weight, isTight);
-    options.set(id, found.length > 0 ? found : [{ settings, seconds, worth: weight, isNarrow: false }]);
+    const short = neverLonger ? found.filter((option) => option.seconds <= seconds) : found;
+    options.set(id, short.length > 0 ? short : [{ settings, seconds, worth: weight, isNarrow: false }]);
     if (isSung(laid)) sungSteps += 1;
   }
   const fitSteps = [...options].map(([id, list]) => ({

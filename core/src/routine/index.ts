@@ -55,3 +55,4 @@ export type { Finding, Fix, ReviewContext, Severity } from './review/finding.typ
 export { REVIEW_FIGURES, REVIEW_SOURCES } from './review/review.data.ts';
 export { copyRoutine, type CopiedRoutine, type CopiedStep } from './copy-routine.ts';
 export { mergeRoutines, takeTheirs, type Merged, type MergeConflict, type MergedFields } from './merge-routines.ts';
+export { refitRun, type Cut, type Refitted } from './refit-run.ts';

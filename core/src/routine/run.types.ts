@@ -101,6 +101,8 @@ export type RunAction =
   | { readonly type: 'effort'; readonly level: number; readonly id: string }
   /** Goes on with an easier relative in place of the step that was stopped. */
   | { readonly type: 'swap'; readonly step: RunStep }
+  /** What is still to come, fitted to the time that is left. */
+  | { readonly type: 'refit'; readonly steps: readonly RunStep[] }
   /** Who sounds from this key to the end of the step, as the teacher wants it. */
   | { readonly type: 'help'; readonly help: Help }
   /** So many keys further, then home; `seconds` are left for them. */

@@ -36,6 +36,17 @@ export const piano = {
   thenHome_other: '{{count}} more, then home',
   thenHomeHint: 'more, then home',
   onKey: 'key {{key}}',
+  lessTime: {
+    open: 'Less time',
+    title: 'Less time than planned',
+    minutes: 'Minutes left',
+    enough: 'There is time for all of it.',
+    cuts: 'What is cut',
+    out: 'left out',
+    then: 'Then it takes {{time}}. The cool-down and the pinned steps stay.',
+    over: 'Even the least takes {{time}}. The cool-down stays.',
+    fit: 'Fit it',
+  },
   held: 'Held. Next lets it go',
   mirror: {
     on: 'Mirror',

@@ -18,7 +18,6 @@ interface BenchHeadProps {
   readonly routine: Routine;
   readonly laid: LaidRoutine;
   readonly shelf: ReadonlyMap<string, Exercise>;
-  readonly history: ReactElement;
   readonly conditions: readonly Condition[];
   readonly onCondition: (conditions: readonly Condition[]) => void;
 }
@@ -129,15 +128,7 @@ const HeadControls = memo(function HeadControls(props: HeadControlsProps): React
 });
 
 /** The head of the bench: name and saving, today's condition, minutes against the budget, and the one main action. */
-export function BenchHead({
-  bench,
-  routine,
-  laid,
-  shelf,
-  history,
-  conditions,
-  onCondition,
-}: BenchHeadProps): ReactElement {
+export function BenchHead({ bench, routine, laid, shelf, conditions, onCondition }: BenchHeadProps): ReactElement {
   const { t } = useTranslation();
   const { state, act } = bench;
   const { name, occasion, minutes } = state.routine;
@@ -169,7 +160,6 @@ export function BenchHead({
         routine={routine}
         act={act}
       />
-      {history}
       <Button component={Link} to={`/sing/${routine.id}`} variant="filled" disabled={laid.steps.length === 0}>
         {t('bench.sing')}
       </Button>

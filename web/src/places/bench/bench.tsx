@@ -103,12 +103,6 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
         routine={server}
         laid={laid}
         shelf={shelf}
-        history={
-          <>
-            <CopyTo routine={routine} studentId={student.id} context={thinking.context} />
-            <History routineId={server.id} routine={routine} laid={laid} context={thinking.context} act={act} />
-          </>
-        }
         conditions={conditions}
         onCondition={setCondition}
       />
@@ -128,6 +122,12 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
         onReview={() => {
           setReviewing(!isReviewing);
         }}
+        tools={
+          <Group gap={4} wrap="nowrap">
+            <CopyTo routine={routine} studentId={student.id} context={thinking.context} />
+            <History routineId={server.id} routine={routine} laid={laid} context={thinking.context} act={act} />
+          </Group>
+        }
       />
       {routine.steps.length > 0 && (
         <Flight

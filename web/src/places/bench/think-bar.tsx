@@ -20,12 +20,14 @@ interface ThinkBarProps {
   readonly onSlide: (minutes: number) => void;
   readonly onSlid: (minutes: number) => void;
   readonly onReview: () => void;
+  /** What can be done with the routine as a whole. */
+  readonly tools: ReactElement;
 }
 
 /** Where the bench thinks along: a draft in a press, the minutes under a finger, and what the review has to say. */
 export function ThinkBar(props: ThinkBarProps): ReactElement {
   const { t } = useTranslation();
-  const { minutes, change, findings, isReviewing, isBusy, hasSteps, onDraft, onSlide, onSlid, onReview } = props;
+  const { minutes, change, findings, isReviewing, isBusy, hasSteps, onDraft, onSlide, onSlid, onReview, tools } = props;
   const stops = findings.filter(({ severity }) => severity === 'stop').length;
   return (
     <div className={classes['think']} role="group" aria-label={t('bench.think.name')}>
@@ -53,6 +55,7 @@ export function ThinkBar(props: ThinkBarProps): ReactElement {
           {change}
         </span>
       </span>
+      {tools}
       <Button
         aria-expanded={isReviewing}
         disabled={!hasSteps}

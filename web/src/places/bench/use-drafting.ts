@@ -48,11 +48,12 @@ export function useDrafting(studentId: string, context: RoutineContext): Draftin
         const named = drafted.steps.map((step) => (step.locked ? step : { ...step, id: v7() }));
         setReasons(new Map(named.map((step) => [step.id, step])));
         setBefore(named.filter(({ locked }) => !locked).map(({ exerciseId }) => exerciseId));
-        return named.map(({ id, exerciseId, settings, locked }) => ({
+        return named.map(({ id, exerciseId, settings, locked, block }) => ({
           id,
           exerciseId,
           settings,
           ...(locked && { locked }),
+          ...(block !== undefined && { block }),
         }));
       } finally {
         setBusy(false);

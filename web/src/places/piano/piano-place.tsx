@@ -42,5 +42,5 @@ export function PianoPlace(): ReactElement {
   if (!run)
     return <Gate routine={routine.data} today={today.data} shelf={shelf.data} broken={broken} onBegin={setRunId} />;
   if (run.state.phase === 'finished') return <ClosingCard run={run} student={today.data.student} />;
-  return <RunScreen run={run} today={today.data} shelf={shelf.data} />;
+  return <RunScreen run={run} routine={routine.data} today={today.data} shelf={shelf.data} />;
 }

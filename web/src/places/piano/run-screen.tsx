@@ -5,12 +5,14 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { holdsFor } from '../../api/lay.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
+import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { clockText } from '../../ui/format.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
 import { KeySheet } from '../../ui/key-sheet.tsx';
 import { ActButtons } from './act-buttons.tsx';
+import { LessTime } from './less-time.tsx';
 import { MarkButtons } from './mark-buttons.tsx';
 import { NowPanel } from './now-panel.tsx';
 import type { KeptRun } from '../../runs/run-store.ts';
@@ -23,12 +25,14 @@ import classes from './run.module.css';
 
 interface RunScreenProps {
   readonly run: KeptRun;
+  /** The routine it was begun with. */
+  readonly routine: Routine;
   readonly today: StudentToday;
   readonly shelf: ReadonlyMap<string, Exercise>;
 }
 
 /** The run-through: readable from two metres, every act one key or tap. */
-export function RunScreen({ run, today, shelf }: RunScreenProps): ReactElement | null {
+export function RunScreen({ run, routine, today, shelf }: RunScreenProps): ReactElement | null {
   const { t } = useTranslation();
   const { state } = run;
   const running = useRun(run, today.student);
@@ -60,6 +64,7 @@ export function RunScreen({ run, today, shelf }: RunScreenProps): ReactElement |
           <b>{clockText(left.step - inKey)}</b>
         </span>
         <SoundState />
+        <LessTime running={running} run={run} routine={routine} today={today} shelf={shelf} left={left.run - inKey} />
         <Button
           size="md"
           className={classes['pause'] ?? ''}

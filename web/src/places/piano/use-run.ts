@@ -19,7 +19,7 @@ import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts
 import { pitchesOf } from './run-plan.ts';
 import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
 
-type Act = Exclude<RunAction['type'], 'mark' | 'effort' | 'swap' | 'help' | 'then-home'>;
+type Act = Exclude<RunAction['type'], 'mark' | 'effort' | 'swap' | 'help' | 'then-home' | 'refit'>;
 
 export interface Running {
   readonly act: (type: Act) => void;
@@ -36,6 +36,8 @@ export interface Running {
   readonly room: number;
   /** So many keys more, then home. */
   readonly thenHome: (more: number) => void;
+  /** Goes on with what is left, fitted to another time. */
+  readonly refit: (steps: readonly RunStep[]) => void;
   /** A note is being held; the next tap lets it go. */
   readonly isHeld: boolean;
 }
@@ -135,6 +137,12 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id],
   );
+  const refit = useCallback<Running['refit']>(
+    (steps) => {
+      actOnRun(run.id, { type: 'refit', steps }, new Date());
+    },
+    [run.id],
+  );
   const thenHome = useCallback<Running['thenHome']>(
     (more) => {
       actOnRun(run.id, { type: 'then-home', more, seconds: room, id: v7() }, new Date());
@@ -148,5 +156,5 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id, run.state],
   );
-  return { act, mark, help, effort, swap, elapsed, isHeld, room, thenHome };
+  return { act, mark, help, effort, swap, elapsed, isHeld, room, thenHome, refit };
 }
