@@ -64,7 +64,15 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
           <b>{clockText(left.step - inKey)}</b>
         </span>
         <SoundState />
-        <LessTime running={running} run={run} routine={routine} today={today} shelf={shelf} left={left.run - inKey} />
+        <LessTime
+          running={running}
+          run={run}
+          routine={routine}
+          today={today}
+          shelf={shelf}
+          left={left.run - inKey}
+          inStep={state.begun ? left.step - inKey : 0}
+        />
         <Button
           size="md"
           className={classes['pause'] ?? ''}
