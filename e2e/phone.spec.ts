@@ -30,6 +30,12 @@ test('a run by touch: large targets, the next key always in reach', async ({ pag
   await passGate(page);
   await goToStep(page, 'Z on five');
   await act(page, 'Start').tap();
+  // Without scrolling: the thumb finds it, and the key is seen.
+  await page.evaluate(() => {
+    window.scrollTo(0, 0);
+  });
+  await expect(act(page, 'Next key')).toBeInViewport({ ratio: 1 });
+  await expect(keyNow(page)).toBeInViewport({ ratio: 1 });
   const first = await keyNow(page).textContent();
   await act(page, 'Next key').tap();
   await expect(keyNow(page)).not.toHaveText(first ?? '');
