@@ -1,6 +1,6 @@
 import { relativeThatFits } from '../shelf/index.ts';
 import { layRoutine } from './lay-routine.ts';
-import { isSingable, isSung } from './lay-step.ts';
+import { isSingable, isSung, layStep } from './lay-step.ts';
 import type { LaidStep, RoutineContext, RoutineStep, StepSettings } from './routine.types.ts';
 
 /** What became of one step when a routine was copied to another voice. */
@@ -52,9 +52,10 @@ export function copyRoutine(
   for (const step of steps) {
     const exercise = to.exercises.get(step.exerciseId);
     const before = spanOfLaid(first.find(({ id }) => id === step.id));
-    const fits = exercise && isSingable(exercise, to, sungSteps);
+    const problem = exercise && layStep({ ...step, settings: {} }, exercise, to, sungSteps, 0).problem;
+    const fits = exercise !== undefined && !problem;
     const instead =
-      exercise && !fits
+      exercise && problem
         ? relativeThatFits(
             exercise,
             to.exercises,
@@ -62,8 +63,7 @@ export function copyRoutine(
           )
         : null;
     const taken = fits ? exercise : instead;
-    const why = exercise && !fits ? layRoutine([{ ...step, settings: {} }], to).steps[0]?.problem?.message : undefined;
-    const said = exercise ? why : 'It is not on the shelf any more.';
+    const said = exercise ? problem?.message : 'It is not on the shelf any more.';
     const reason = said === undefined ? {} : { reason: said };
     if (!taken) {
       changes.push({ exerciseId: step.exerciseId, became: 'left-out', from: before, to: null, ...reason });
@@ -77,9 +77,9 @@ export function copyRoutine(
       ...(step.block !== undefined && { block: step.block }),
     };
     copied.push(copy);
-    const laid = layRoutine(copied, to).steps.at(-1);
+    const laid = layStep(copy, taken, to, sungSteps, 0);
     const after = spanOfLaid(laid);
-    if (laid && isSung(laid)) sungSteps += 1;
+    if (isSung(laid)) sungSteps += 1;
     const isSame = before?.low === after?.low && before?.high === after?.high;
     changes.push({
       exerciseId: step.exerciseId,

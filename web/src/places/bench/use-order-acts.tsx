@@ -6,7 +6,7 @@ import { useTranslation } from 'react-i18next';
 import type { BenchAction } from './bench.reducer.ts';
 import type { Selection } from './use-selection.ts';
 
-/** What can be done with one step or with several at once; each is one change to undo. */
+/** What can be done with one step or with several at once; each is one change to undo, but for pins, which are one a step. */
 export interface OrderActs {
   readonly move: (stepId: string, to: number) => void;
   readonly shift: (stepIds: readonly string[], by: -1 | 1) => void;
