@@ -218,7 +218,7 @@ test('figures out of bounds are not taken; the last good one stays', async ({ pa
 test('at home both ends are narrower, before a performance the top is', async ({ page }) => {
   await stepRow(page, 'Up and down five').click();
   const choose = async (occasion: string): Promise<void> => {
-    await page.getByRole('combobox', { name: 'Occasion' }).click();
+    await page.getByRole('combobox', { name: 'What it is for' }).click();
     await page.getByRole('option', { name: occasion }).click();
   };
   await choose('home');

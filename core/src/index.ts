@@ -146,10 +146,13 @@ export {
 } from './ladder/index.ts';
 export {
   ANSWERED_MARKS,
+  answerTo,
   APPROACH_CHOICES,
   checkShelf,
   cueFor,
   cuesOf,
+  PULLS,
+  schoolCues,
   exerciseSchema,
   helpPlan,
   type Help,
@@ -250,4 +253,15 @@ export {
   type Verdict,
   type WrittenPattern,
 } from './formats/index.ts';
-export { barCount, eventsOfBars, songSchema, type Melody, type Meter, type Song } from './song/index.ts';
+export {
+  barCount,
+  eventsOfBars,
+  songDemands,
+  songInOctaveOf,
+  songNeeds,
+  songSchema,
+  type Melody,
+  type Meter,
+  type Song,
+  type SongDemands,
+} from './song/index.ts';

@@ -77,7 +77,7 @@ describe('an exercise of one’s own', () => {
       id: v7(),
       studentId,
       name: 'R',
-      occasion: 'lesson',
+      kind: 'lesson',
       minutes: 5,
       steps: [{ id: v7(), exerciseId, settings: {} }],
     });
@@ -117,7 +117,7 @@ describe('an import', () => {
     await take(importId, [own('used')]);
     const studentId = await teacher.addStudent();
     const steps = [{ id: v7(), exerciseId: 'used', settings: {} }];
-    await teacher.call('post', '/routines', { id: v7(), studentId, name: 'R', occasion: 'lesson', minutes: 5, steps });
+    await teacher.call('post', '/routines', { id: v7(), studentId, name: 'R', kind: 'lesson', minutes: 5, steps });
     await teacher.call('delete', `/exercises/imports/${importId}`);
     expect((await onShelf('used'))?.own?.isArchived).toBe(true);
   });

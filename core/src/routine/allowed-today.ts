@@ -1,8 +1,8 @@
 import { isTooYoungForBelt, mayHaveGrit, USUAL_RULES, type RuleTable } from '../limits/index.ts';
-import type { Exercise } from '../shelf/index.ts';
+import { answerTo, type Approach, type Exercise } from '../shelf/index.ts';
 import { voiceOf, type Caution, type Condition, type VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.ts';
-import type { BreathHolds, RoutineContext, StepProblem } from './routine.types.ts';
+import type { RoutineContext, StepProblem } from './routine.types.ts';
 
 /** House choice: gentle work strains nothing, so load one at most, and no middle or wider work. */
 const GENTLE_LOAD = 1;
@@ -18,7 +18,7 @@ export interface DayAllowance {
   readonly breathOff?: boolean;
   /** Breath holds stay off until the teacher turns them on again. */
   readonly holdsOff?: boolean;
-  readonly breathHolds?: BreathHolds;
+  readonly approach?: Approach;
   readonly rules?: RuleTable;
 }
 
@@ -106,7 +106,7 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
       remedy: 'Turn holds on again in the voice file when you have decided so.',
     };
   }
-  if (exercise.optIn && isHold(exercise) && day.breathHolds !== 'timed') {
+  if (exercise.optIn && isHold(exercise) && answerTo(day.approach, 'breath-holds') !== 'timed') {
     return {
       code: 'HOLDS_NOT_CHOSEN',
       message: `“${exercise.name}” holds the breath against a clock; the approach does not.`,

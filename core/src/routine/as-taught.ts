@@ -1,13 +1,14 @@
 import { USUAL_RULES } from '../limits/index.ts';
 import { narrowPattern, type Pattern } from '../pattern/index.ts';
-import type { Exercise } from '../shelf/index.ts';
+import { answerTo, type Exercise } from '../shelf/index.ts';
 import type { RoutineContext } from './routine.types.ts';
 
 /** Source: usual breath limits, schools differ; the longest hold of the gentle school, counts. */
 const GENTLE_HOLD = 4;
 
 /** An exercise as this studio teaches it: breath holds only as long as its approach allows. */
-export function asTaught(exercise: Exercise, { breathHolds = 'off' }: Pick<RoutineContext, 'breathHolds'>): Exercise {
+export function asTaught(exercise: Exercise, { approach }: Pick<RoutineContext, 'approach'>): Exercise {
+  const breathHolds = answerTo(approach, 'breath-holds');
   const { work, optIn } = exercise;
   if (optIn || breathHolds === 'timed' || work.kind !== 'breath' || !work.counts) return exercise;
   const holdCounts = breathHolds === 'off' ? 0 : Math.min(work.counts.holdCounts, GENTLE_HOLD);

@@ -31,7 +31,7 @@ test.each(
       occasion: 'lesson',
       exercises,
       known: new Set(),
-      breathHolds: 'timed',
+      approach: { 'breath-holds': 'timed' },
       now: '2026-11-25T15:00:00Z',
     };
     const lay = (id: string) => {
@@ -78,14 +78,14 @@ test('breath holds go by the approach: off, gentle or timed', () => {
     layStep(
       { id: 'a', exerciseId: 'even-box', settings: {} },
       box,
-      { ...base, ...(breathHolds && { breathHolds }) },
+      { ...base, ...(breathHolds && { approach: { 'breath-holds': breathHolds } }) },
       0,
       0,
     ).seconds;
   expect([seconds(), seconds('gentle')]).toEqual([8 + 30, 8 + 39]);
   const step = { id: 'b', exerciseId: 'timed-hold', settings: {} };
   expect(layStep(step, hold, base, 0, 0).problem?.code).toBe('HOLDS_NOT_CHOSEN');
-  expect(layStep(step, hold, { ...base, breathHolds: 'timed' }, 0, 0).problem).toBeUndefined();
+  expect(layStep(step, hold, { ...base, approach: { 'breath-holds': 'timed' } }, 0, 0).problem).toBeUndefined();
 });
 
 test('an older voice begins with intervals up to a sixth, and later takes the octave', () => {

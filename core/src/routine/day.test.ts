@@ -83,13 +83,26 @@ test.each<[string, Partial<RoutineContext>, object, string]>([
   ['a usual day goes up first', {}, {}, 'up'],
   ['a fresh voice goes up first', { conditions: ['fresh'] }, {}, 'up'],
   ['a heavy morning goes down first', { conditions: ['heavy'] }, {}, 'down'],
-  ['heavy, but the approach is rise only', { conditions: ['heavy'], travelApproach: 'rise-only' }, {}, 'up'],
-  ['heavy, led by the condition', { conditions: ['heavy'], travelApproach: 'by-condition' }, {}, 'down'],
+  ['heavy, but the approach is rise only', { conditions: ['heavy'], approach: { travel: 'rise-only' } }, {}, 'up'],
+  ['heavy, led by the condition', { conditions: ['heavy'], approach: { travel: 'by-condition' } }, {}, 'down'],
+  ['tired, led by the condition', { conditions: ['tired'], approach: { travel: 'by-condition' } }, {}, 'down'],
+  ['tired, and the way home is the rule', { conditions: ['tired'] }, {}, 'up'],
+  ['high to low on any day', { approach: { travel: 'high-to-low' } }, {}, 'down'],
   ['heavy, but set by hand', { conditions: ['heavy'] }, { travel: 'rise' }, 'up'],
 ])('%s', (_, change, settings, leg) => {
   const step = lay('up-and-down-five', change, settings);
   const rungs = step?.laid?.kind === 'pattern' ? step.laid.ladder.rungs : [];
   expect([rungs[0]?.leg, rungs.length > 2]).toEqual([leg, true]);
+});
+
+test.each([
+  ['rise only ends at the top', 'rise-only', true],
+  ['high to low ends at the bottom', 'high-to-low', false],
+])('%s', (_, travel, isTop) => {
+  const step = lay('up-and-down-five', { approach: { travel } });
+  const tonics = step?.laid?.kind === 'pattern' ? step.laid.ladder.rungs.map(({ tonic }) => tonic) : [];
+  expect(tonics.at(-1)).toBe(isTop ? Math.max(...tonics) : Math.min(...tonics));
+  expect(new Set(tonics).size).toBe(tonics.length);
 });
 
 test('a turned ladder comes home, starts high, and a turned glide begins at the top', () => {

@@ -1,8 +1,9 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { isForVoice, isNoLouder, isSungWork, type Exercise } from '../shelf/index.ts';
+import { againstSchool, isForVoice, isNoLouder, isSungWork, type Exercise } from '../shelf/index.ts';
 import { isCloseToPerformance, leftOutToday } from './allowed-today.ts';
 import { asTaught } from './as-taught.ts';
+import { mayExtend } from './by-approach.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import type { DraftContext, PassedOver } from './draft.types.ts';
 
@@ -46,6 +47,10 @@ function whyNot(exercise: Exercise, context: DraftContext): string | null {
   if (isClose && exercise.extendsRange) return `“${name}” extends the range; that rests close to a performance.`;
   if (isClose && !known.has(exercise.id) && !isGentle(exercise))
     return `“${name}” is new; close to a performance nothing new is begun.`;
+  const against = againstSchool(exercise, context.approach);
+  if (against) return `“${name}” belongs to another school than the one chosen (${against.replaceAll('-', ' ')}).`;
+  if (exercise.extendsRange && !mayExtend(exercise, context))
+    return `“${name}” extends the range; a warm-up restores it, by the approach.`;
   if (
     context.conditions.some((condition) => condition === 'tired' || condition === 'recovering') &&
     exercise.extendsRange

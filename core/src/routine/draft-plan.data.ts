@@ -19,7 +19,7 @@ const ALWAYS: readonly DraftSlot[] = [
 ];
 
 /** The kind of day a draft is for. */
-export type DraftDay = 'plain' | 'tired' | 'recovering' | 'performance' | 'young' | 'older';
+export type DraftDay = 'plain' | 'tired' | 'recovering' | 'performance' | 'young' | 'older' | 'late' | 'cool-down';
 
 /** Places in the order in which they are given room: the first are there in three minutes, the last in an hour. */
 export const DRAFT_PLANS: Readonly<Record<DraftDay, readonly DraftSlot[]>> = {
@@ -70,6 +70,23 @@ export const DRAFT_PLANS: Readonly<Record<DraftDay, readonly DraftSlot[]>> = {
     ...slots('agility', 'breath', 'middle', 'resonance', 'onset', 'dynamics', 'settle', 'occluded', 'words', 'range'),
     ...slots('release', 'tone', 'middle', 'breath', 'occluded', 'registers', 'words', 'resonance', 'cool', 'settle'),
   ],
+  late: [
+    ...ALWAYS,
+    ...slots('middle', 'resonance', 'breath', 'occluded', 'release', 'registers', 'words', 'settle', 'agility', 'tone'),
+    ...slots('middle', 'resonance', 'occluded', 'style', 'breath', 'registers', 'cool', 'dynamics', 'words', 'release'),
+  ],
+  'cool-down': [
+    ...ALWAYS,
+    ...slots('cool', 'release', 'cool', 'breath', 'resonance', 'occluded', 'cool', 'settle', 'breath', 'cool'),
+    ...slots('occluded', 'resonance', 'release', 'occluded', 'breath', 'resonance', 'occluded', 'settle', 'release'),
+  ],
+};
+
+/** What the schools' answer on the breath's share does to a plan: how many places of breath work come first, and how many there may be. */
+export const BREATH_PLACES: Readonly<Record<string, { readonly first: number; readonly most: number }>> = {
+  some: { first: 0, most: Infinity },
+  brief: { first: 0, most: 1 },
+  thorough: { first: 3, most: Infinity },
 };
 
 /** What speaks for and against an exercise in a draft; points, the greater the weightier. House choice. */

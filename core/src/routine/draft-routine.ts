@@ -1,12 +1,20 @@
 import { STAGES } from '../limits/index.ts';
-import { spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
+import { answerTo, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
 import { isAdultType } from '../voice/index.ts';
 import { isOlderVoice } from './as-taught.ts';
 import { sortOut, type Eligible } from './draft-candidates.ts';
-import { DRAFT_PLANS, DRAFT_POINTS, GOAL_OVERLAYS, type DraftDay, type DraftSlot } from './draft-plan.data.ts';
+import {
+  BREATH_PLACES,
+  DRAFT_PLANS,
+  DRAFT_POINTS,
+  GOAL_OVERLAYS,
+  type DraftDay,
+  type DraftSlot,
+} from './draft-plan.data.ts';
 import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
 import { bringHome, fillPlace, leastOf, pinnedSteps, usualOf, type Filled, type Pool } from './drafting.ts';
 import { fitRoutine } from './fit-routine.ts';
+import { servesGoals } from './kinds.ts';
 import { layRoutine } from './lay-routine.ts';
 import { reviewRoutine } from './review/review-routine.ts';
 
@@ -14,19 +22,34 @@ import { reviewRoutine } from './review/review-routine.ts';
 const FULLNESS = 1.1;
 
 function dayOf(context: DraftContext): DraftDay {
-  const { conditions, occasion, hoursToPerformance = Infinity, voice } = context;
+  const { conditions, occasion, kind, hoursToPerformance = Infinity, voice } = context;
+  if (kind === 'cool-down') return kind;
   if (conditions.includes('recovering')) return 'recovering';
   if (conditions.includes('tired')) return 'tired';
   if (occasion === 'performance' || hoursToPerformance <= 24) return 'performance';
+  if (kind === 'late') return kind;
   if (!isAdultType(voice.type) || (voice.age !== undefined && voice.age < 13)) return 'young';
   return isOlderVoice(context) ? 'older' : 'plain';
 }
 
+/** The plan of the day with as much breath work as the school wants. */
+function planOf(context: DraftContext): readonly DraftSlot[] {
+  const plan = DRAFT_PLANS[dayOf(context)];
+  const { first = 0, most = Infinity } = BREATH_PLACES[answerTo(context.approach, 'breath-share') ?? ''] ?? {};
+  const kept = plan.filter(({ keep }) => keep);
+  const early = Array<DraftSlot>(first).fill({ stage: 'breath' });
+  let breaths = 0;
+  const rest = plan.filter(({ keep, stage }) => !keep && (stage !== 'breath' || (breaths += 1) <= most));
+  return [...kept, ...early, ...rest];
+}
+
 /** The plan of the day, places for the goals right after what is never left out. */
 function slotsOf(context: DraftContext, eligible: readonly Eligible[]): readonly DraftSlot[] {
-  const { voice, goals = voice.goals, songNeeds = [] } = context;
-  const plan = DRAFT_PLANS[dayOf(context)];
-  const wanted = [...new Set([...songNeeds, ...goals])].filter((goal) => GOAL_OVERLAYS[goal] === undefined);
+  const { voice, goals = voice.goals, songNeeds = [], kind } = context;
+  const plan = planOf(context);
+  const wanted = servesGoals(kind)
+    ? [...new Set([...songNeeds, ...goals])].filter((goal) => GOAL_OVERLAYS[goal] === undefined)
+    : [];
   const forGoals = wanted.flatMap((goal): readonly DraftSlot[] => {
     const stages = plan.map(({ stage }) => stage);
     const serving = eligible.filter(({ exercise }) => exercise.goals.includes(goal) && stages.includes(exercise.stage));

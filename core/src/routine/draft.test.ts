@@ -1,8 +1,16 @@
 import fc from 'fast-check';
 import { STAGES } from '../limits/index.ts';
-import { OVERLAYS, shippedExercises, type Exercise } from '../shelf/index.ts';
+import { APPROACH_CHOICES, OVERLAYS, shippedExercises, type Exercise } from '../shelf/index.ts';
 import { CAUTIONS, CHANGING_STAGES, referenceOf, STYLES, VOICE_TYPES, type VoiceFile } from '../voice/index.ts';
-import { draftRoutine, layRoutine, reviewRoutine, type DraftContext, type DraftedRoutine } from './index.ts';
+import {
+  draftRoutine,
+  layRoutine,
+  occasionOf,
+  reviewRoutine,
+  ROUTINE_KINDS,
+  type DraftContext,
+  type DraftedRoutine,
+} from './index.ts';
 
 const shelf = shippedExercises();
 const exercises = new Map(shelf.map((exercise) => [exercise.id, exercise]));
@@ -51,6 +59,46 @@ test('every step has its reason; goals of the voice are served; what was passed 
   const served = steps.flatMap(({ exerciseId }) => exercises.get(exerciseId)?.goals ?? []);
   expect(served).toEqual(expect.arrayContaining(['bridge', 'agility']));
   expect(steps.some(({ passedOver }) => passedOver.length > 0)).toBe(true);
+});
+
+const sharedBy = (draft: DraftedRoutine, stage: string): number =>
+  stagesOf(draft).filter((one) => one === stage).length;
+
+test.each<[string, Partial<DraftContext>, (draft: DraftedRoutine) => boolean]>([
+  [
+    'a cool-down only has no middle and no breadth',
+    { kind: 'cool-down', minutes: 6 },
+    (draft) =>
+      sharedBy(draft, 'cool') >= 2 && !stagesOf(draft).some((stage) => stage === 'middle' || stage === 'range'),
+  ],
+  [
+    'who is late gets the essentials',
+    { kind: 'late', minutes: 4 },
+    (draft) => ['occluded', 'middle', 'cool'].every((stage) => stagesOf(draft).includes(stage)),
+  ],
+  [
+    'a brief school breathes once',
+    { approach: { 'breath-share': 'brief' }, minutes: 15 },
+    (draft) => sharedBy(draft, 'breath') <= 1,
+  ],
+  [
+    'a thorough school breathes at length',
+    { approach: { 'breath-share': 'thorough' }, minutes: 15 },
+    (draft) => sharedBy(draft, 'breath') >= 3,
+  ],
+  [
+    'a warm-up restores',
+    { voice: { ...MEZZO, goals: [] }, minutes: 40, known: new Set(exercises.keys()) },
+    (draft) => idsOf(draft).every((id) => !exercises.get(id)?.extendsRange),
+  ],
+  [
+    'no two steps pull opposite ways',
+    { minutes: 60, known: new Set(exercises.keys()) },
+    (draft) =>
+      !reviewRoutine({ ...contextOf(), minutes: 60, steps: draft.steps }).some(({ rule }) => rule === 'contradiction'),
+  ],
+])('%s, whatever the seed', (_, change, holds) => {
+  for (const seed of [1, 2, 3, 4, 5, 6]) expect(holds(draftRoutine(contextOf({ ...change, seed })))).toBe(true);
 });
 
 test('what was done in the last run makes room for something else', () => {
@@ -144,7 +192,12 @@ test('no draft breaks a limit, a zone, a caution, the order, the cool-down or th
   const days = fc.record({
     voice: voices,
     conditions: fc.uniqueArray(fc.constantFrom('fresh', 'heavy', 'tired', 'recovering'), { maxLength: 3 }),
-    occasion: fc.constantFrom('lesson', 'home', 'performance'),
+    kind: fc.constantFrom(...ROUTINE_KINDS),
+    approach: fc.record(
+      Object.fromEntries(
+        Object.entries(APPROACH_CHOICES).map(([question, all]) => [question, fc.constantFrom(...all)]),
+      ),
+    ),
     minutes: fc.integer({ min: 2, max: 60 }),
     seed: fc.integer({ min: 0, max: 1_000_000 }),
     hoursToPerformance: fc.option(fc.integer({ min: 1, max: 120 }), { nil: undefined }),
@@ -154,6 +207,7 @@ test('no draft breaks a limit, a zone, a caution, the order, the cool-down or th
     fc.property(days, ({ known, hoursToPerformance, ...day }) => {
       const context = contextOf({
         ...day,
+        occasion: occasionOf(day.kind),
         known: new Set(known),
         ...(hoursToPerformance !== undefined && { hoursToPerformance }),
       });

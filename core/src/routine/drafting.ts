@@ -1,5 +1,5 @@
 import { STAGES } from '../limits/index.ts';
-import { isSungWork, type Exercise } from '../shelf/index.ts';
+import { isSungWork, opposedOn, type Exercise } from '../shelf/index.ts';
 import { hasWhatItNeeds } from './allowed-today.ts';
 import { mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
@@ -100,6 +100,7 @@ export function fillPlace(
     .filter(({ exercise }) => exercise.stage === slot.stage && !taken.has(exercise.id))
     .filter(({ exercise }) => hasWhatItNeeds(exercise, context, taken))
     .filter(({ exercise }) => !(isFastBreath(exercise) && filled.some((other) => isFastBreath(other.exercise))))
+    .filter(({ exercise }) => filled.every((other) => opposedOn(exercise, other.exercise) === null))
     .filter(({ exercise }) => (slot.keep ?? slot.isUrgent ?? false) || mayBeMet(exercise, context))
     .map((one) => withVariety(weigh(one, slot, context), filled))
     .sort((a, b) => b.points - a.points);

@@ -1,7 +1,7 @@
 import { STAGES } from '../limits/index.ts';
 import { shippedExercises } from '../shelf/index.ts';
 import type { VoiceFile } from '../voice/index.ts';
-import { fillRecipe, layRoutine, RECIPES, type RoutineContext } from './index.ts';
+import { fillRecipe, layRoutine, occasionOf, RECIPES, type RoutineContext } from './index.ts';
 
 const exercises = new Map(shippedExercises().map((exercise) => [exercise.id, exercise]));
 const plain = { style: 'classical', goals: [], bridges: [], avoid: [] } as const;
@@ -34,7 +34,7 @@ describe.each(Object.entries(VOICES))('for a %s', (_, voice) => {
     '%s is whole, in order and within its minutes',
     (__, recipe) => {
       for (const conditions of [[], ['tired'], ['heavy']] as const) {
-        const context = { ...contextFor(voice, conditions), occasion: recipe.occasion };
+        const context = { ...contextFor(voice, conditions), occasion: occasionOf(recipe.kind) };
         const laid = layRoutine(fillRecipe(recipe, context, newId), context);
         expect(laid.seconds).toBeLessThanOrEqual(recipe.minutes * 60);
         expect(laid.steps.length).toBeGreaterThanOrEqual(2);

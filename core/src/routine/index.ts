@@ -16,6 +16,10 @@ export {
   type GateQuestion,
   type RecoveryDays,
 } from './gate.ts';
+export { occasionOf, ROUTINE_KINDS, servesGoals, type RoutineKind } from './kinds.ts';
+export { answersCracks, judgesSound } from './by-approach.ts';
+export { historyOf, type PastExercise, type PastRun, type StudentHistory } from './history.ts';
+export { weightedMinutes } from './load.ts';
 export { keysOf, mannerThatWorked, type KeyWay } from './key-ways.ts';
 export { layRoutine } from './lay-routine.ts';
 export { isSingable, layStep, USUAL_SET_UP } from './lay-step.ts';
@@ -34,7 +38,6 @@ export {
   type SungKey,
 } from './run.types.ts';
 export {
-  type BreathHolds,
   type LaidLadder,
   type LaidRoutine,
   type LaidSiren,
@@ -44,7 +47,6 @@ export {
   type SetUpTimes,
   type StepProblem,
   type StepSettings,
-  type TravelApproach,
 } from './routine.types.ts';
 export { draftRoutine } from './draft-routine.ts';
 export type { DraftContext, DraftedRoutine, DraftedStep, PassedOver } from './draft.types.ts';

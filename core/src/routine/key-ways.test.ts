@@ -1,5 +1,14 @@
 import { shippedExercises } from '../shelf/index.ts';
-import { conduct, currentKey, currentStep, layRoutine, mannerThatWorked, remedyFor, startRun } from './index.ts';
+import {
+  conduct,
+  currentKey,
+  currentStep,
+  judgesSound,
+  layRoutine,
+  mannerThatWorked,
+  remedyFor,
+  startRun,
+} from './index.ts';
 import type { VoiceFile } from '../voice/index.ts';
 import type { LaidRoutine, StepSettings } from './routine.types.ts';
 import type { Mark, RunState } from './run.types.ts';
@@ -100,8 +109,34 @@ describe('remedyFor', () => {
     ['a clean key begins afresh', keys(['tension'], ['tension'], []), ['tension'], 'first'],
     ['no word for it', [], ['crack'], undefined],
   ] as const)('%s', (_, sung, marks, expected) => {
-    expect(remedyFor({ watchFor }, sung, marks)?.text).toBe(expected);
+    expect(remedyFor({ watchFor, cues: [] }, sung, marks)?.text).toBe(expected);
   });
+});
+
+test.each([
+  ['is answered', 'thirds', {}, true],
+  ['is let be where the exercise lets it', 'rooted-leap', {}, false],
+  ['is answered there too by a smooth school', 'rooted-leap', { cracks: 'always-smooth' }, true],
+  ['is welcome', 'thirds', { cracks: 'invited' }, false],
+])('a crack %s', (_, id, approach, isAnswered) => {
+  const found = exercises.get(id);
+  if (!found) throw new Error('the shelf lost an exercise');
+  const watchFor = [
+    { seen: 'A break', mark: 'crack' as const, causes: ['a'], remedies: [{ kind: 'cue' as const, text: 'b' }] },
+  ];
+  expect(remedyFor({ ...found, watchFor }, [], ['crack'], approach) !== null).toBe(isAnswered);
+});
+
+test.each([
+  ['not in release', 'yawn-and-sigh-down', {}, false],
+  ['not in a scale', 'up-and-down-five', {}, false],
+  ['in work on pitch', 'thirds', {}, true],
+  ['in the last stage', 'slow-phrase', {}, true],
+  ['always', 'yawn-and-sigh-down', { 'sound-judged': 'always' }, true],
+  ['never', 'slow-phrase', { 'sound-judged': 'never' }, false],
+])('the sound is judged %s', (_, id, approach, isJudged) => {
+  const found = exercises.get(id);
+  expect(found && judgesSound(found, approach)).toBe(isJudged);
 });
 
 test('every mark of every sung exercise that is watched for has its first remedy', () => {
@@ -109,5 +144,9 @@ test('every mark of every sung exercise that is watched for has its first remedy
   expect(answered.length).toBeGreaterThan(90);
   for (const exercise of answered)
     for (const { mark, seen } of exercise.watchFor)
-      if (mark) expect([seen, remedyFor(exercise, [], [mark])?.text]).not.toEqual([seen, undefined]);
+      if (mark)
+        expect([seen, remedyFor(exercise, [], [mark], { cracks: 'always-smooth' })?.text]).not.toEqual([
+          seen,
+          undefined,
+        ]);
 });

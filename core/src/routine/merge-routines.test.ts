@@ -8,7 +8,7 @@ const step = (id: string, tempo?: number): RoutineStep => ({
 });
 const BASE: MergedFields = {
   name: 'Before',
-  occasion: 'lesson',
+  kind: 'lesson',
   minutes: 10,
   steps: ['a', 'b', 'c'].map((id) => step(id)),
 };

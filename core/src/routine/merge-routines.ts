@@ -3,14 +3,14 @@ import type { RoutineStep } from './routine.types.ts';
 /** What two windows edit of one routine. */
 export interface MergedFields {
   readonly name: string;
-  readonly occasion: string;
+  readonly kind: string;
   readonly minutes: number;
   readonly steps: readonly RoutineStep[];
 }
 
 /** One thing both windows changed, each in its own way. */
 export interface MergeConflict<T extends MergedFields> {
-  readonly what: 'name' | 'occasion' | 'minutes' | 'order' | 'step';
+  readonly what: 'name' | 'kind' | 'minutes' | 'order' | 'step';
   /** The step, where it is one. */
   readonly stepId?: string;
   readonly mine: T;
@@ -23,7 +23,7 @@ export interface Merged<T extends MergedFields> {
   readonly conflicts: readonly MergeConflict<T>[];
 }
 
-const FIELDS = ['name', 'occasion', 'minutes'] as const;
+const FIELDS = ['name', 'kind', 'minutes'] as const;
 
 function sorted(value: unknown): unknown {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
@@ -128,7 +128,7 @@ export function takeTheirs<T extends MergedFields>(routine: T, { what, stepId, t
       };
     }
     case 'name':
-    case 'occasion':
+    case 'kind':
     case 'minutes':
       return { ...routine, [what]: theirs[what] };
   }

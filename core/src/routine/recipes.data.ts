@@ -1,7 +1,7 @@
 // Source: house starting points from common warm-up practice; minutes from the usual time references.
 import type { Stage } from '../limits/index.ts';
 import type { Exercise } from '../shelf/index.ts';
-import type { Occasion } from '../voice/index.ts';
+import type { RoutineKind } from './kinds.ts';
 
 /** One place in a recipe: a stage, what it should serve, and how much it may ask. */
 export interface RecipePart {
@@ -17,7 +17,7 @@ export interface Recipe {
   readonly id: string;
   readonly name: string;
   readonly minutes: number;
-  readonly occasion: Occasion;
+  readonly kind: RoutineKind;
   readonly parts: readonly RecipePart[];
   /** No louder than this. */
   readonly noise?: Exercise['noise'];
@@ -40,28 +40,28 @@ export const RECIPES: readonly Recipe[] = [
     id: 'late-arrival',
     name: 'Late arrival',
     minutes: 3,
-    occasion: 'lesson',
+    kind: 'late',
     parts: [keep('occluded'), part('middle'), COOL],
   },
   {
     id: 'short',
     name: 'Short',
     minutes: 5,
-    occasion: 'lesson',
+    kind: 'lesson',
     parts: [part('breath'), keep('occluded'), part('resonance'), part('middle'), COOL],
   },
   {
     id: 'lesson-8',
     name: 'Lesson, eight minutes',
     minutes: 8,
-    occasion: 'lesson',
+    kind: 'lesson',
     parts: [...HEAD, keep('occluded'), part('resonance'), part('middle'), part('agility'), COOL],
   },
   {
     id: 'lesson-12',
     name: 'Lesson, twelve minutes',
     minutes: 12,
-    occasion: 'lesson',
+    kind: 'lesson',
     parts: [
       ...HEAD,
       keep('occluded'),
@@ -78,7 +78,7 @@ export const RECIPES: readonly Recipe[] = [
     id: 'long-and-high',
     name: 'Long and high',
     minutes: 20,
-    occasion: 'lesson',
+    kind: 'lesson',
     parts: [
       ...HEAD,
       keep('occluded'),
@@ -99,7 +99,7 @@ export const RECIPES: readonly Recipe[] = [
     id: 'performance-day',
     name: 'Performance day, first of three blocks',
     minutes: 8,
-    occasion: 'performance',
+    kind: 'performance',
     parts: [
       part('settle'),
       part('breath'),
@@ -114,7 +114,7 @@ export const RECIPES: readonly Recipe[] = [
     id: 'low-programme',
     name: 'Low programme',
     minutes: 12,
-    occasion: 'lesson',
+    kind: 'lesson',
     parts: [
       ...HEAD,
       keep('occluded'),
@@ -129,7 +129,7 @@ export const RECIPES: readonly Recipe[] = [
     id: 'talked-all-day',
     name: 'Talked all day',
     minutes: 8,
-    occasion: 'lesson',
+    kind: 'lesson',
     parts: [
       part('settle'),
       part('release', ['release']),
@@ -143,7 +143,7 @@ export const RECIPES: readonly Recipe[] = [
     id: 'coming-back',
     name: 'Coming back',
     minutes: 6,
-    occasion: 'lesson',
+    kind: 'lesson',
     parts: [
       part('breath', [], 0),
       part('release', [], 1),
@@ -157,7 +157,7 @@ export const RECIPES: readonly Recipe[] = [
     id: 'young-voice',
     name: 'Young voice',
     minutes: 5,
-    occasion: 'lesson',
+    kind: 'lesson',
     mostSpan: 7,
     parts: [
       part('settle'),
@@ -172,7 +172,7 @@ export const RECIPES: readonly Recipe[] = [
     id: 'changing-voice',
     name: 'Changing voice',
     minutes: 6,
-    occasion: 'lesson',
+    kind: 'lesson',
     mostSpan: 7,
     parts: [
       part('breath'),
@@ -187,7 +187,7 @@ export const RECIPES: readonly Recipe[] = [
     id: 'older-voice',
     name: 'Older voice',
     minutes: 10,
-    occasion: 'lesson',
+    kind: 'lesson',
     parts: [
       ...HEAD,
       keep('occluded'),
@@ -202,7 +202,7 @@ export const RECIPES: readonly Recipe[] = [
     id: 'heavy-style',
     name: 'Heavy style, clean first',
     minutes: 12,
-    occasion: 'lesson',
+    kind: 'lesson',
     parts: [
       ...HEAD,
       keep('occluded'),
@@ -218,7 +218,7 @@ export const RECIPES: readonly Recipe[] = [
     id: 'thin-walls',
     name: 'Thin walls',
     minutes: 6,
-    occasion: 'home',
+    kind: 'home',
     noise: 'quiet',
     parts: [part('settle'), part('breath'), keep('occluded'), keep('occluded', ['bridge']), part('resonance'), COOL],
   },
@@ -226,23 +226,23 @@ export const RECIPES: readonly Recipe[] = [
     id: 'in-the-car',
     name: 'In the car, audio only',
     minutes: 5,
-    occasion: 'home',
+    kind: 'home',
     without: 'car',
     parts: [keep('occluded'), part('resonance'), part('words', ['ease']), COOL],
   },
-  { id: 'cool-down-only', name: 'Cool-down only', minutes: 4, occasion: 'lesson', parts: [COOL, COOL, COOL] },
+  { id: 'cool-down-only', name: 'Cool-down only', minutes: 4, kind: 'cool-down', parts: [COOL, COOL, COOL] },
   {
     id: 'occluded-only',
     name: 'Occluded only, before a set',
     minutes: 5,
-    occasion: 'performance',
+    kind: 'performance',
     parts: [part('breath'), keep('occluded'), keep('occluded', ['bridge']), keep('occluded', ['ease'])],
   },
   {
     id: 'speech-first',
     name: 'Speech first, low morning',
     minutes: 6,
-    occasion: 'lesson',
+    kind: 'lesson',
     parts: [
       part('words', ['ease'], 0),
       part('breath'),

@@ -1,4 +1,5 @@
-import type { Exercise } from '../shelf/index.ts';
+import type { Approach, Exercise } from '../shelf/index.ts';
+import { answersCracks } from './by-approach.ts';
 import type { Mark, SungKey } from './run.types.ts';
 
 /** Source: house choice; keys a remedy is given before the next is offered. */
@@ -21,16 +22,23 @@ function since(mark: Mark, keys: readonly Pick<SungKey, 'marks'>[]): number {
  *
  * @param sung keys of this step so far, in order; the marked one may be the last of them
  * @param marks marks on the key being sung
+ * @param approach some schools welcome a crack, and have no remedy for it
  * @returns `null` where nothing is marked, or the exercise has no word for it
  */
 export function remedyFor(
-  { watchFor }: Pick<Exercise, 'watchFor'>,
+  { watchFor, cues }: Pick<Exercise, 'watchFor' | 'cues'>,
   sung: readonly Pick<SungKey, 'marks'>[],
   marks: readonly Mark[],
+  approach?: Approach,
 ): Offered | null {
   const now = marks.length > 0 ? [...sung, { marks }] : sung;
   const marked = now.at(-1)?.marks ?? [];
-  const mark = [...marked].reverse().find((name) => watchFor.some((entry) => entry.mark === name));
+  const mark = [...marked]
+    .reverse()
+    .find(
+      (name) =>
+        watchFor.some((entry) => entry.mark === name) && (name !== 'crack' || answersCracks({ cues }, approach)),
+    );
   if (!mark) return null;
   const offers = watchFor
     .filter((entry) => entry.mark === mark)

@@ -1,10 +1,11 @@
 import type { Ladder, LadderInput, Siren, StartProposal, Travel } from '../ladder/index.ts';
 import type { LimitContext, Limits, RuleTable } from '../limits/index.ts';
 import type { Pattern } from '../pattern/index.ts';
-import type { Exercise } from '../shelf/index.ts';
+import type { Approach, Exercise } from '../shelf/index.ts';
 import type { Condition, Occasion, ReferenceRange, VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.ts';
 import type { KeyWay } from './key-ways.ts';
+import type { RoutineKind } from './kinds.ts';
 
 /** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
 export interface StepSettings {
@@ -30,6 +31,8 @@ export interface StepSettings {
   readonly repeats?: number;
   /** Something laid over the step, the id of an overlay. */
   readonly overlay?: string;
+  /** It pulls against another step on purpose. */
+  readonly contrast?: boolean;
   /** What the teacher says at the piano instead of the exercise’s own cues. */
   readonly cue?: string;
   /** A note for the teacher alone. */
@@ -46,12 +49,6 @@ export interface RoutineStep {
   readonly block?: string;
 }
 
-/** The schools' answers on how a ladder travels. */
-export type TravelApproach = 'rise-and-home' | 'by-condition' | 'rise-only' | 'high-to-low';
-
-/** The schools' answers on holding the breath. */
-export type BreathHolds = 'off' | 'gentle' | 'timed';
-
 /** Seconds it takes to explain an exercise. */
 export interface SetUpTimes {
   readonly whenNew: number;
@@ -63,6 +60,8 @@ export interface RoutineContext {
   readonly voice: VoiceFile;
   readonly conditions: readonly Condition[];
   readonly occasion: Occasion;
+  /** Left out it is an ordinary routine of its occasion. */
+  readonly kind?: RoutineKind;
   readonly hoursToPerformance?: number;
   readonly exercises: ReadonlyMap<string, Exercise>;
   /** Ids of exercises done lately, which need no long explanation. */
@@ -76,10 +75,8 @@ export interface RoutineContext {
   readonly breathOff?: boolean;
   /** Breath holds stay off until the teacher turns them on again. */
   readonly holdsOff?: boolean;
-  /** The studio's answer on travel; `rise-only` and `high-to-low` keep the day's condition from turning it. */
-  readonly travelApproach?: TravelApproach;
-  /** The studio's answer on breath holds; left out they are off. */
-  readonly breathHolds?: BreathHolds;
+  /** Answers of the studio and of this student on what schools differ on; what is left out takes the default. */
+  readonly approach?: Approach;
   readonly now: string;
 }
 

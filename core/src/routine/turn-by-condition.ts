@@ -1,19 +1,18 @@
 import type { SirenShape, Travel } from '../ladder/index.ts';
-import type { PatternWork } from '../shelf/index.ts';
+import { answerTo, type PatternWork } from '../shelf/index.ts';
 import type { RoutineContext } from './routine.types.ts';
 
-type Day = Pick<RoutineContext, 'conditions' | 'travelApproach'>;
+type Day = Pick<RoutineContext, 'conditions' | 'approach'>;
 
 /** The usual distance of falling work from the ceiling, semitones. */
 const HIGH_ANCHOR = 2;
 
-const TURNED_TRAVEL: Readonly<Record<Travel, Travel>> = {
-  rise: 'fall',
-  'rise-return': 'fall-return',
-  'rise-fall': 'fall',
-  fall: 'fall',
-  'fall-return': 'fall-return',
-  stay: 'stay',
+type Direction = 'as-written' | 'turned' | 'rise-only' | 'high-to-low';
+
+const TRAVELS: Readonly<Record<Exclude<Direction, 'as-written'>, Readonly<Partial<Record<Travel, Travel>>>>> = {
+  turned: { rise: 'fall', 'rise-return': 'fall-return', 'rise-fall': 'fall' },
+  'rise-only': { 'rise-return': 'rise', 'rise-fall': 'rise' },
+  'high-to-low': { rise: 'fall', 'rise-return': 'fall', 'rise-fall': 'fall', 'fall-return': 'fall' },
 };
 
 const TURNED_SHAPE: Readonly<Record<SirenShape, SirenShape>> = {
@@ -23,9 +22,15 @@ const TURNED_SHAPE: Readonly<Record<SirenShape, SirenShape>> = {
   'down-up': 'down-up',
 };
 
-/** A low, heavy morning voice goes down first, unless the studio's approach fixes the direction. */
-function goesDownFirst({ conditions, travelApproach }: Day): boolean {
-  return conditions.includes('heavy') && travelApproach !== 'rise-only' && travelApproach !== 'high-to-low';
+/**
+ * Where the keys go on such a day: two schools fix it; else a low, heavy morning voice goes down first, and where the
+ * day leads, a tired one as well.
+ */
+function directionOn({ conditions, approach }: Day): Direction {
+  const school = answerTo(approach, 'travel');
+  if (school === 'rise-only' || school === 'high-to-low') return school;
+  const goesDown = conditions.includes('heavy') || (school === 'by-condition' && conditions.includes('tired'));
+  return goesDown ? 'turned' : 'as-written';
 }
 
 /** Falling work starts high; a start that is the voice's own stays. */
@@ -35,17 +40,21 @@ function turnedPlacement(placement: PatternWork['placement']): PatternWork['plac
 }
 
 /**
- * An exercise as the day turns it: rising work falls on a heavy morning. What the teacher set by hand is not touched.
+ * An exercise as the school and the day turn it: rising work falls on a heavy morning. What the teacher set by hand is
+ * not touched.
  *
  * @example rise-return from low-anchor, heavy: fall-return from high-anchor
  */
 export function turnedWork(work: PatternWork, day: Day): PatternWork {
-  const travel = TURNED_TRAVEL[work.travel];
-  if (!goesDownFirst(day) || travel === work.travel) return work;
-  return { ...work, travel, placement: turnedPlacement(work.placement) };
+  const direction = directionOn(day);
+  const travel = direction === 'as-written' ? undefined : TRAVELS[direction][work.travel];
+  if (travel === undefined) return work;
+  const isTurned = work.travel.startsWith('rise') && travel.startsWith('fall');
+  return { ...work, travel, placement: isTurned ? turnedPlacement(work.placement) : work.placement };
 }
 
-/** The shape of a glide as the day turns it. */
+/** The shape of a glide as the school and the day turn it; a glide that goes up and down comes home by itself. */
 export function turnedSiren(shape: SirenShape, day: Day): SirenShape {
-  return goesDownFirst(day) ? TURNED_SHAPE[shape] : shape;
+  const direction = directionOn(day);
+  return direction === 'turned' || direction === 'high-to-low' ? TURNED_SHAPE[shape] : shape;
 }

@@ -1,5 +1,6 @@
 import { APPROACH_CHOICES } from './approach.data.ts';
 import type { Cue, Exercise } from './exercise.schema.ts';
+import { SCHOOL_CUES } from './school-cues.data.ts';
 
 /** A studio's answers to the questions on which schools differ; what is left out takes the default. */
 export type Approach = Readonly<Record<string, string>>;
@@ -13,10 +14,19 @@ export interface CuePlace {
   readonly index: number;
 }
 
+/**
+ * The answer to a question on which schools differ, or its default.
+ *
+ * @example answerTo({}, 'travel') // 'rise-and-home'
+ */
+export function answerTo(approach: Approach | undefined, question: string): string | undefined {
+  return approach?.[question] ?? APPROACH_CHOICES[question]?.[0];
+}
+
 function agrees(cue: Cue, approach: Approach): boolean {
   if (cue.approach === undefined) return true;
   const [question = '', choice] = cue.approach.split('=');
-  return (approach[question] ?? APPROACH_CHOICES[question]?.[0]) === choice;
+  return answerTo(approach, question) === choice;
 }
 
 /** The cues of an exercise that agree with an approach; two that contradict each other never come together. */
@@ -24,13 +34,19 @@ export function cuesOf(exercise: Pick<Exercise, 'cues'>, approach: Approach = {}
   return exercise.cues.filter((cue) => agrees(cue, approach));
 }
 
+/** What the chosen school says at a stage, whatever the exercise. */
+export function schoolCues({ stage }: Pick<Exercise, 'stage'>, approach: Approach = {}): readonly Cue[] {
+  return SCHOOL_CUES.filter((cue) => cue.stages.has(stage) && agrees(cue, approach));
+}
+
 /**
- * What to say in this key: the cue for its place, else for its height, else a general one in turn.
+ * What to say in this key: the cue for its place, else for its height, else a general one in turn; the exercise’s own
+ * before the school’s.
  *
  * @returns an empty text where no cue fits
  */
-export function cueFor(exercise: Pick<Exercise, 'cues'>, place: CuePlace, approach: Approach = {}): string {
-  const cues = cuesOf(exercise, approach);
+export function cueFor(exercise: Pick<Exercise, 'cues' | 'stage'>, place: CuePlace, approach: Approach = {}): string {
+  const cues = [...cuesOf(exercise, approach), ...schoolCues(exercise, approach)];
   const at = (wanted: Cue['at']): Cue | undefined => cues.find((cue) => cue.at === wanted);
   const general = cues.filter((cue) => cue.at === 'always');
   const placed = (place.isLast ? at('last') : undefined) ?? (place.isTop ? at('top') : undefined) ?? at(place.zone);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { STAGES } from '../limits/index.ts';
 import { MODES, type Mode } from '../pattern/index.ts';
 import { NOISES } from './noises.data.ts';
+import { PULLS } from './pulls.data.ts';
 import { CAUTIONS, STYLES, VOICE_TYPES } from '../voice/index.ts';
 
 const whole = z.int().min(1);
@@ -149,6 +150,8 @@ export const exerciseSchema = z.strictObject({
   needs: z.array(z.string()).default([]),
   noise: z.enum(NOISES).default('normal'),
   kit: z.array(z.string()).default([]),
+  /** The ways it pulls, as question=choice; two that pull opposite ways do not belong in one session. */
+  pulls: z.array(z.string().refine((pull) => PULLS.includes(pull), 'is not a way an exercise pulls')).default([]),
   why: z.string().max(240).default(''),
   work: z.discriminatedUnion('kind', [patternWork, sirenWork, breathWork, timedWork, spokenWork]),
   cues: z.array(cue).max(40).default([]),

@@ -1,6 +1,8 @@
 export { APPROACH_CHOICES } from './approach.data.ts';
 export { checkShelf } from './check-shelf.ts';
-export { cueFor, cuesOf, type Approach, type CuePlace } from './cue-for.ts';
+export { againstSchool, opposedOn } from './pulls.ts';
+export { PULL_CAUTIONS, PULLS } from './pulls.data.ts';
+export { answerTo, cueFor, cuesOf, schoolCues, type Approach, type CuePlace } from './cue-for.ts';
 export {
   ANSWERED_MARKS,
   exerciseSchema,

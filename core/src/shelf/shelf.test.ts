@@ -1,5 +1,17 @@
 import { STAGES } from '../limits/index.ts';
-import { checkShelf, cueFor, cuesOf, exerciseSchema, isForVoice, shippedExercises, syllablesFor } from './index.ts';
+import {
+  againstSchool,
+  APPROACH_CHOICES,
+  checkShelf,
+  cueFor,
+  cuesOf,
+  exerciseSchema,
+  isForVoice,
+  opposedOn,
+  schoolCues,
+  shippedExercises,
+  syllablesFor,
+} from './index.ts';
 
 const shelf = shippedExercises();
 
@@ -32,6 +44,38 @@ test.each([
   expect(exerciseSchema.safeParse({ ...shelf[0], ...change }).success).toBe(false);
 });
 
+test.each([
+  ['louder and softer', ['loudness=louder'], ['loudness=softer'], 'loudness'],
+  ['the same way', ['loudness=louder'], ['loudness=louder'], null],
+  ['on different things', ['loudness=louder'], ['jaw=free'], null],
+  ['the second of two', ['larynx=lower', 'jaw=free'], ['larynx=lower', 'jaw=steady'], 'jaw'],
+])('exercises that pull %s', (_, one, other, question) => {
+  expect(opposedOn({ pulls: one }, { pulls: other })).toBe(question);
+  expect(opposedOn({ pulls: other }, { pulls: one })).toBe(question);
+});
+
+test.each([
+  ['the default school', ['loudness-going-up=even'], {}, null],
+  ['another school', ['loudness-going-up=grows'], {}, 'loudness-going-up'],
+  ['the school that was chosen', ['loudness-going-up=grows'], { 'loudness-going-up': 'grows' }, null],
+  ['no question of the schools', ['closure=firmer'], {}, null],
+])('an exercise of %s', (_, pulls, approach, question) => {
+  expect(againstSchool({ pulls }, approach)).toBe(question);
+});
+
+test('whatever the answers, no two cues of one stage come from different choices of one question', () => {
+  for (const [question, choices] of Object.entries(APPROACH_CHOICES))
+    for (const choice of choices)
+      for (const stage of STAGES) {
+        const tags = schoolCues({ stage }, { [question]: choice }).flatMap(({ approach = '' }) => approach);
+        const answers = new Map(tags.map((tag) => tag.split('=') as [string, string]));
+        expect(
+          tags.every((tag) => tag === `${tag.split('=')[0] ?? ''}=${answers.get(tag.split('=')[0] ?? '') ?? ''}`),
+        ).toBe(true);
+        expect(answers.get(question) ?? choice).toBe(choice);
+      }
+});
+
 describe('cues', () => {
   const exercise = shelf.find(({ id }) => id === 'up-and-down-five') ?? shelf[0];
   if (!exercise) throw new Error('the shelf is empty');
@@ -50,7 +94,9 @@ describe('cues', () => {
   test('only those that agree with the approach are said', () => {
     const all = cuesOf(exercise, { jaw: 'steady' }).map(({ text }) => text);
     expect(all).not.toContain('Jaw drops a little more each key.');
-    expect(cueFor(exercise, { ...place, zone: 'above' }, { jaw: 'steady' })).toBe('One long line, no steps in it.');
+    expect(cueFor(exercise, { ...place, zone: 'above' }, { jaw: 'steady' })).toBe('Let the vowel open a little.');
+    const closing = { jaw: 'steady', 'vowel-up-high': 'closes' };
+    expect(cueFor(exercise, { ...place, zone: 'above' }, closing)).toBe('Round the vowel a little as it rises.');
   });
 });
 

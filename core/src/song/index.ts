@@ -1,3 +1,4 @@
 export { barCount, eventsOfBars, type Meter } from './bars.ts';
 export type { Melody, MelodyEvent } from './melody.types.ts';
+export { songDemands, songInOctaveOf, songNeeds, type SongDemands } from './song-demands.ts';
 export { songSchema, type Song } from './song.ts';

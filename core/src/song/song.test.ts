@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { barCount, eventsOfBars, songSchema } from './index.ts';
+import { barCount, eventsOfBars, songDemands, songNeeds, songSchema } from './index.ts';
 
 const tune = (...beats: readonly number[]): { midi: number; beats: number }[] =>
   beats.map((length, index) => ({ midi: 60 + index, beats: length }));
@@ -41,4 +41,43 @@ test.each([
   ['no length', { name: 'A', events: [{ midi: 60, beats: 0 }] }, /.+/],
 ] as const)('a song with %s is refused', (_, song, message) => {
   expect(songSchema.safeParse(song).error?.issues[0]?.message).toMatch(message);
+});
+
+const song = (beats: readonly (number | 'rest')[], midi = 60, tempo = 60): Parameters<typeof songDemands>[0] => ({
+  tempo,
+  events: beats.map((one, index) => (one === 'rest' ? { beats: 1 } : { midi: midi + index, beats: one })),
+});
+
+test.each([
+  [
+    'quarters at 60',
+    song([1, 1, 1, 1]),
+    { lowest: 60, highest: 63, fastestNotesPerSecond: 1, longestPhraseSeconds: 4 },
+  ],
+  ['a rest parts two phrases and two runs', song([1, 1, 'rest', 3, 1, 1]), { longestPhraseSeconds: 5 }],
+  ['the quickest four', song([2, 0.25, 0.25, 0.25, 0.25, 2]), { fastestNotesPerSecond: 4 }],
+  [
+    'twice the tempo, half the time',
+    song([1, 1, 1, 1], 60, 120),
+    { fastestNotesPerSecond: 2, longestPhraseSeconds: 2 },
+  ],
+])('a song asks: %s', (_, tune_, expected) => {
+  expect(songDemands(tune_)).toMatchObject(expected);
+});
+
+test('three notes are no run', () => {
+  expect(songDemands(song([0.1, 0.1, 0.1])).fastestNotesPerSecond).toBeUndefined();
+});
+
+const voice = { measured: { low: 57, high: 76 }, bridges: [{ low: 64, high: 65 }] };
+const asks = { lowest: 66, highest: 70, longestPhraseSeconds: 4 };
+
+test.each([
+  ['nothing', asks, []],
+  ['a long breath', { ...asks, longestPhraseSeconds: 9 }, ['breath-length']],
+  ['quick notes', { ...asks, fastestNotesPerSecond: 6 }, ['agility']],
+  ['height', { ...asks, highest: 75 }, ['range-up']],
+  ['depth and the bridge', { ...asks, lowest: 58 }, ['range-down', 'bridge']],
+])('a song needs %s', (_, demands, needs) => {
+  expect(songNeeds(demands, voice)).toEqual(needs);
 });

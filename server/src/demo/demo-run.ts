@@ -1,6 +1,7 @@
 import {
   conduct,
   layRoutine,
+  occasionOf,
   startRun,
   type Condition,
   type Exercise,
@@ -60,7 +61,7 @@ export function demoRun({
   const laid = layRoutine(routine.steps, {
     voice,
     conditions,
-    occasion: routine.occasion,
+    occasion: occasionOf(routine.kind),
     exercises,
     known: new Set(exercises.keys()),
     now,

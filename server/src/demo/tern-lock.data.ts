@@ -1,5 +1,5 @@
 // Source: made up for the demo; no real person, place or song. Pitches MIDI.
-import type { Occasion, StepSettings, VoiceFile } from '@soft-lark/core';
+import type { RoutineKind, StepSettings, VoiceFile } from '@soft-lark/core';
 
 export const TERN_LOCK = {
   studioName: 'Tern Lock',
@@ -23,7 +23,7 @@ export interface DemoStudent {
   readonly routine?: {
     readonly name: string;
     readonly minutes: number;
-    readonly occasion: Occasion;
+    readonly kind: RoutineKind;
     readonly steps: readonly DemoStep[];
   };
 }
@@ -60,7 +60,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     routine: {
       name: 'Small boats',
       minutes: 7,
-      occasion: 'lesson',
+      kind: 'lesson',
       steps: [
         'shoulder-rolls',
         ['long-hiss', { repeats: 2 }],
@@ -97,7 +97,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     routine: {
       name: 'Before the late shift',
       minutes: 12,
-      occasion: 'lesson',
+      kind: 'lesson',
       steps: [
         'standing-check',
         ['low-wide-breath', { repeats: 4 }],
@@ -121,6 +121,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
       age: 52,
       style: 'folk',
       goals: ['range-down', 'line'],
+      piece: 'Three turns of the windlass',
       speakingNote: 43,
       bridges: [{ low: 56, high: 57 }],
       avoid: [],
@@ -134,7 +135,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     routine: {
       name: 'Low water',
       minutes: 9,
-      occasion: 'lesson',
+      kind: 'lesson',
       steps: [
         'shoulder-rolls',
         ['long-hiss', { repeats: 2 }],
@@ -159,6 +160,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
       age: 29,
       style: 'classical',
       goals: ['legato', 'range-up', 'agility'],
+      piece: 'Lanterns on the water',
       speakingNote: 62,
       bridges: [
         { low: 63, high: 64 },
@@ -175,7 +177,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     routine: {
       name: 'Light before Saturday',
       minutes: 14,
-      occasion: 'lesson',
+      kind: 'lesson',
       steps: [
         'standing-check',
         ['low-wide-breath', { repeats: 4 }],
@@ -239,7 +241,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     routine: {
       name: 'Lamps on the water',
       minutes: 10,
-      occasion: 'lesson',
+      kind: 'lesson',
       steps: [
         'shoulder-rolls',
         'straw-slides',
@@ -260,6 +262,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
       age: 71,
       style: 'choral',
       goals: ['ease', 'line'],
+      piece: 'Ferryman’s evening',
       speakingNote: 47,
       bridges: [{ low: 59, high: 60 }],
       avoid: [],
@@ -273,7 +276,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     routine: {
       name: 'Slow water',
       minutes: 12,
-      occasion: 'lesson',
+      kind: 'lesson',
       steps: [
         'standing-check',
         ['low-wide-breath', { repeats: 6 }],
@@ -308,7 +311,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     routine: {
       name: 'Clean first',
       minutes: 12,
-      occasion: 'lesson',
+      kind: 'lesson',
       steps: [
         'shoulder-rolls',
         'long-hiss',
@@ -345,7 +348,7 @@ export const DEMO_STUDENTS: readonly DemoStudent[] = [
     routine: {
       name: 'Ten plain minutes',
       minutes: 10,
-      occasion: 'lesson',
+      kind: 'lesson',
       steps: [
         'standing-check',
         'low-wide-breath',

@@ -1,11 +1,11 @@
-import type { Occasion } from '@soft-lark/core';
+import type { RoutineKind } from '@soft-lark/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import type { StoredSteps } from './routine.entity.ts';
 
 /** What a version keeps of a routine. */
 export interface StoredRoutine {
   readonly name: string;
-  readonly occasion: Occasion;
+  readonly kind: RoutineKind;
   readonly minutes: number;
   readonly steps: StoredSteps;
 }

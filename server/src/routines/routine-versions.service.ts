@@ -37,7 +37,7 @@ export class RoutineVersionsService {
     return rows.map(({ version, body, saved_at, saved_by }) => ({
       version,
       name: body.name,
-      occasion: body.occasion,
+      kind: body.kind,
       minutes: body.minutes,
       steps: readSteps(body.steps),
       savedAt: saved_at.toISOString(),

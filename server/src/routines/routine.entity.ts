@@ -1,4 +1,4 @@
-import type { Occasion, RoutineStep } from '@soft-lark/core';
+import type { RoutineKind, RoutineStep } from '@soft-lark/core';
 import { Column, Entity, PrimaryColumn, UpdateDateColumn } from 'typeorm';
 
 /** Ordered steps as they are stored; the schema number says how to read them. */
@@ -22,7 +22,7 @@ export class Routine {
   name!: string;
 
   @Column('text')
-  occasion!: Occasion;
+  kind!: RoutineKind;
 
   /** The budget. */
   @Column('smallint')

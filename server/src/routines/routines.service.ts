@@ -41,12 +41,12 @@ export class RoutinesService {
   async create(studioId: string, wanted: NewRoutineDto, accountId: string | null = null): Promise<RoutineDto> {
     await this.students.get(studioId, wanted.studentId);
     await this.checkSteps(studioId, wanted.steps);
-    const { id, studentId, name, occasion, minutes } = wanted;
+    const { id, studentId, name, kind, minutes } = wanted;
     const row = {
       id,
       studentId,
       name,
-      occasion,
+      kind,
       minutes,
       steps: stored(wanted.steps),
       version: 1,
@@ -54,7 +54,7 @@ export class RoutinesService {
     };
     await this.scope.transaction(async (manager) => {
       if ((await this.scope.of(Routine, studioId, manager).insertNew([row])) === 0) return;
-      const body = { name, occasion, minutes, steps: row.steps };
+      const body = { name, kind, minutes, steps: row.steps };
       await this.versions.keep(studioId, { routineId: id, version: 1, body }, accountId, manager);
     });
     return this.get(studioId, id);
@@ -63,11 +63,11 @@ export class RoutinesService {
   async change(
     studioId: string,
     id: string,
-    { version, name, occasion, minutes, steps }: ChangedRoutineDto,
+    { version, name, kind, minutes, steps }: ChangedRoutineDto,
     accountId: string | null = null,
   ): Promise<RoutineDto> {
     await this.checkSteps(studioId, steps);
-    const change = { name, occasion, minutes, steps: stored(steps) };
+    const change = { name, kind, minutes, steps: stored(steps) };
     const next = { ...change, version: version + 1, updatedAt: this.clock.now() };
     const changed = await this.scope.transaction(async (manager) => {
       const isChanged = await this.scope.of(Routine, studioId, manager).update({ id, version }, next);
@@ -78,7 +78,7 @@ export class RoutinesService {
     const current = await this.get(studioId, id);
     const now = {
       name: current.name,
-      occasion: current.occasion,
+      kind: current.kind,
       minutes: current.minutes,
       steps: stored(current.steps),
     };
@@ -102,12 +102,12 @@ export class RoutinesService {
   }
 
   private view(routine: Routine): RoutineDto {
-    const { id, studentId, name, occasion, minutes, version, updatedAt } = routine;
+    const { id, studentId, name, kind, minutes, version, updatedAt } = routine;
     return {
       id,
       studentId,
       name,
-      occasion,
+      kind,
       minutes,
       steps: readSteps(routine.steps),
       version,

@@ -1,18 +1,29 @@
 import { Body, Controller, Get, Param, ParseUUIDPipe, Put, Query } from '@nestjs/common';
 import { ApiOkResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { Who, type SignedIn } from '../common/index.ts';
+import { HistoryDto } from './dto/history.dto.ts';
 import { BeltEvidenceDto, RunDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
+import { HistoryService } from './history.service.ts';
 import { RunsService } from './runs.service.ts';
 
 @ApiTags('runs')
 @Controller()
 export class RunsController {
-  constructor(private readonly runs: RunsService) {}
+  constructor(
+    private readonly runs: RunsService,
+    private readonly history: HistoryService,
+  ) {}
 
   @Get('students/:studentId/belt-evidence')
   @ApiOkResponse({ type: BeltEvidenceDto })
   beltEvidence(@Who() { studioId }: SignedIn, @Param('studentId', ParseUUIDPipe) id: string): Promise<BeltEvidenceDto> {
     return this.runs.beltEvidence(studioId, id);
+  }
+
+  @Get('students/:studentId/history')
+  @ApiOkResponse({ type: HistoryDto })
+  pastRuns(@Who() { studioId }: SignedIn, @Param('studentId', ParseUUIDPipe) id: string): Promise<HistoryDto> {
+    return this.history.of(studioId, id);
   }
 
   @Get('runs')

@@ -4,6 +4,7 @@ import { ExercisesModule } from '../exercises/index.ts';
 import { RoutinesModule } from '../routines/index.ts';
 import { StudentsModule } from '../students/index.ts';
 import { StudiosModule } from '../studios/index.ts';
+import { HistoryService } from './history.service.ts';
 import { RunKey } from './run-key.entity.ts';
 import { Run } from './run.entity.ts';
 import { RunsController } from './runs.controller.ts';
@@ -12,7 +13,7 @@ import { RunsService } from './runs.service.ts';
 @Module({
   imports: [TypeOrmModule.forFeature([Run, RunKey]), StudentsModule, RoutinesModule, ExercisesModule, StudiosModule],
   controllers: [RunsController],
-  providers: [RunsService],
+  providers: [RunsService, HistoryService],
   exports: [RunsService],
 })
 export class RunsModule {}

@@ -107,7 +107,7 @@ export function routine(id: string, studentId: string): object {
     { id: v7(), exerciseId: 'standing-check', settings: {} },
     { id: v7(), exerciseId: 'up-and-down-five', settings: { start: 60, step: 2 } },
   ];
-  return { id, studentId, name: 'Ten minutes', occasion: 'lesson', minutes: 10, steps };
+  return { id, studentId, name: 'Ten minutes', kind: 'lesson', minutes: 10, steps };
 }
 
 /** A run with so many keys sung. */

@@ -1,12 +1,12 @@
 import {
   changeRules,
-  type BreathHolds,
+  occasionOf,
+  type Approach,
   type Allowance,
   type Exercise,
-  type Occasion,
   type RoutineContext,
+  type RoutineKind,
   type RuleTable,
-  type TravelApproach,
   layRoutine,
   type LaidRoutine,
 } from '@soft-lark/core';
@@ -29,19 +29,23 @@ export function rulesFor(studio: StudioAnswers | undefined, { voice }: Student):
   return changeRules(voice.rules ?? {}, 'this student', changeRules(studio?.rules ?? {}, 'the studio'));
 }
 
-/** What the approach of one student says of breath holds. */
-export function holdsFor(studio: StudioAnswers | undefined, { voice }: Pick<Student, 'voice'>): BreathHolds {
-  return (voice.approach?.['breath-holds'] ?? studio?.approach['breath-holds'] ?? 'off') as BreathHolds;
+/** The approach of one student: the studio's answers, the student's own over those. */
+export function approachFor(studio: StudioAnswers | undefined, { voice }: Pick<Student, 'voice'>): Approach {
+  return { ...studio?.approach, ...voice.approach };
 }
 
-/** Everything about a student's day that a routine's figures rest on, besides its steps and its occasion. */
+/** Kind and occasion of a routine, as its figures rest on them. */
+export function ofKind(kind: RoutineKind): Pick<RoutineContext, 'kind' | 'occasion'> {
+  return { kind, occasion: occasionOf(kind) };
+}
+
+/** Everything about a student's day that a routine's figures rest on, besides its steps and its kind. */
 export function dayContext(
   { student, conditions, breathOff, holdsOff, allowance, hoursToPerformance }: Day,
   studio: StudioAnswers | undefined,
   exercises: ReadonlyMap<string, Exercise>,
   now: Date,
 ): Omit<RoutineContext, 'occasion'> {
-  const travel = student.voice.approach?.['travel'] ?? studio?.approach['travel'];
   return {
     voice: student.voice,
     conditions,
@@ -52,15 +56,14 @@ export function dayContext(
     holdsOff,
     ...(allowance && { allowance }),
     ...(hoursToPerformance !== undefined && { hoursToPerformance }),
-    breathHolds: holdsFor(studio, student),
-    ...(travel && { travelApproach: travel as TravelApproach }),
+    approach: approachFor(studio, student),
     now: now.toISOString(),
   };
 }
 
 /** Works routines out for a student's day, by this studio's rules; stays the same while those do. */
 export function useLay(): (
-  routine: Pick<Routine, 'steps' | 'occasion'>,
+  routine: Pick<Routine, 'steps' | 'kind'>,
   day: Day,
   exercises: ReadonlyMap<string, Exercise>,
   now: Date,
@@ -68,7 +71,7 @@ export function useLay(): (
   const studio = useQuery(sessionQuery).data;
   return useCallback(
     (routine, day, exercises, now) =>
-      layRoutine(routine.steps, { ...dayContext(day, studio, exercises, now), occasion: routine.occasion }),
+      layRoutine(routine.steps, { ...dayContext(day, studio, exercises, now), ...ofKind(routine.kind) }),
     [studio],
   );
 }
@@ -78,11 +81,11 @@ export function useRoutineContext(
   day: Day,
   exercises: ReadonlyMap<string, Exercise>,
   now: Date,
-  occasion: Occasion,
+  kind: RoutineKind,
 ): RoutineContext {
   const studio = useQuery(sessionQuery).data;
   return useMemo(
-    () => ({ ...dayContext(day, studio, exercises, now), occasion }),
-    [day, studio, exercises, now, occasion],
+    () => ({ ...dayContext(day, studio, exercises, now), ...ofKind(kind) }),
+    [day, studio, exercises, now, kind],
   );
 }

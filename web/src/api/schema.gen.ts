@@ -372,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/{studentId}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Runs_pastRuns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs": {
         parameters: {
             query?: never;
@@ -825,6 +841,7 @@ export interface components {
             seconds?: number;
             repeats?: number;
             overlay?: string;
+            contrast?: boolean;
             cue?: string;
             note?: string;
         };
@@ -839,7 +856,7 @@ export interface components {
         RoutineDto: {
             name: string;
             /** @enum {string} */
-            occasion: "lesson" | "home" | "performance";
+            kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
             steps: components["schemas"]["RoutineStepDto"][];
             /** Format: uuid */
@@ -853,7 +870,7 @@ export interface components {
         RoutineVersionDto: {
             name: string;
             /** @enum {string} */
-            occasion: "lesson" | "home" | "performance";
+            kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
             steps: components["schemas"]["RoutineStepDto"][];
             version: number;
@@ -864,7 +881,7 @@ export interface components {
         NewRoutineDto: {
             name: string;
             /** @enum {string} */
-            occasion: "lesson" | "home" | "performance";
+            kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
             steps: components["schemas"]["RoutineStepDto"][];
             /** Format: uuid */
@@ -875,7 +892,7 @@ export interface components {
         ChangedRoutineDto: {
             name: string;
             /** @enum {string} */
-            occasion: "lesson" | "home" | "performance";
+            kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
             steps: components["schemas"]["RoutineStepDto"][];
             version: number;
@@ -885,6 +902,17 @@ export interface components {
             easyDays: string[];
             hardDays: string[];
             isEnough: boolean;
+        };
+        ExerciseEaseDto: {
+            exerciseId: string;
+            ease: number;
+        };
+        HistoryDto: {
+            weekMinutes?: number;
+            usualWeekMinutes?: number;
+            daysSinceAnythingNew?: number;
+            stuck: string[];
+            ease: components["schemas"]["ExerciseEaseDto"][];
         };
         RunSummaryDto: {
             /** Format: uuid */
@@ -1011,7 +1039,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            rule: "over-budget" | "under-budget" | "cannot-be-sung" | "over-todays-limit" | "first-step" | "load-jump" | "no-occluded" | "little-occluded" | "needs-first" | "left-high" | "nothing-comes-down" | "no-cool-down" | "early-peak" | "same-purpose" | "key-jump" | "other-voices" | "fast-breaths" | "avoid-zone" | "old-check" | "estimated" | "extends-before-performance" | "new-before-performance" | "song-top" | "song-run" | "goal-untouched" | "load-above-usual" | "nothing-new" | "stuck" | "out-of-order" | "twice-the-same" | "other-school";
+            rule: "over-budget" | "under-budget" | "cannot-be-sung" | "over-todays-limit" | "first-step" | "load-jump" | "no-occluded" | "little-occluded" | "needs-first" | "left-high" | "nothing-comes-down" | "no-cool-down" | "early-peak" | "same-purpose" | "key-jump" | "other-voices" | "fast-breaths" | "avoid-zone" | "old-check" | "estimated" | "extends-before-performance" | "new-before-performance" | "song-top" | "song-run" | "goal-untouched" | "load-above-usual" | "nothing-new" | "stuck" | "out-of-order" | "twice-the-same" | "contradiction" | "breath-share" | "extends" | "other-school";
             reason: string;
             /** Format: uuid */
             studentId?: string;
@@ -1494,6 +1522,8 @@ export interface operations {
                         noise: "silent" | "quiet" | "normal" | "loud";
                         /** @default [] */
                         kit: string[];
+                        /** @default [] */
+                        pulls: string[];
                         /** @default  */
                         why: string;
                         work: {
@@ -1805,6 +1835,8 @@ export interface operations {
                             noise: "silent" | "quiet" | "normal" | "loud";
                             /** @default [] */
                             kit: string[];
+                            /** @default [] */
+                            pulls: string[];
                             /** @default  */
                             why: string;
                             work: {
@@ -2053,6 +2085,8 @@ export interface operations {
                         noise: "silent" | "quiet" | "normal" | "loud";
                         /** @default [] */
                         kit: string[];
+                        /** @default [] */
+                        pulls: string[];
                         /** @default  */
                         why: string;
                         work: {
@@ -2301,6 +2335,8 @@ export interface operations {
                         noise: "silent" | "quiet" | "normal" | "loud";
                         /** @default [] */
                         kit: string[];
+                        /** @default [] */
+                        pulls: string[];
                         /** @default  */
                         why: string;
                         work: {
@@ -2807,6 +2843,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BeltEvidenceDto"];
+                };
+            };
+        };
+    };
+    Runs_pastRuns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryDto"];
                 };
             };
         };

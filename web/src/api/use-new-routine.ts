@@ -9,7 +9,7 @@ const USUAL_MINUTES = 10;
 
 /** A routine to be made for a student; `start` is what it begins with instead of nothing. */
 export interface NewRoutine extends Pick<Student, 'id'> {
-  readonly start?: Pick<Routine, 'name' | 'occasion' | 'minutes' | 'steps'>;
+  readonly start?: Pick<Routine, 'name' | 'kind' | 'minutes' | 'steps'>;
 }
 
 /** Puts a new routine on the bench for a student. */
@@ -22,7 +22,7 @@ export function useNewRoutine(): UseMutationResult<Routine, Error, NewRoutine> {
         id: v7(),
         studentId,
         name: t('bench.untitled'),
-        occasion: 'lesson',
+        kind: 'lesson',
         minutes: USUAL_MINUTES,
         steps: [],
         ...start,

@@ -1,6 +1,12 @@
 /** What the bench says: the order, the draft, the review, versions. */
 export const bench = {
-  kind: { lesson: 'lesson routine', home: 'home routine', performance: 'performance routine' },
+  kind: {
+    lesson: 'lesson routine',
+    home: 'home routine',
+    late: 'late arrival',
+    performance: 'performance routine',
+    'cool-down': 'cool-down only',
+  },
   name: 'Name of the routine',
   version: 'version {{version}}',
   save: {
@@ -38,7 +44,7 @@ export const bench = {
   room: '{{left}} left',
   over: '{{over}} over',
   minutes: 'Minutes',
-  occasion: 'Occasion',
+  occasion: 'What it is for',
   sing: 'Sing it',
   undo: 'Undo',
   redo: 'Redo',
@@ -70,7 +76,7 @@ export const bench = {
     lock: 'pin {{name}}',
     merge: 'bring in what another window changed',
     name: 'rename the routine',
-    occasion: 'change the occasion',
+    kind: 'change what it is for',
     settings: {
       start: 'start',
       step: 'step',
@@ -88,6 +94,7 @@ export const bench = {
       seconds: 'seconds',
       repeats: 'times',
       overlay: 'laid over it',
+      contrast: 'a deliberate contrast',
       cue: 'cue',
       note: 'note',
     },
@@ -118,6 +125,9 @@ export const bench = {
     show: 'Show the step',
     whyRule: 'Why is this a rule?',
     passedOver: 'What was passed over',
+    leftOut_one: 'One exercise could not be taken',
+    leftOut_other: '{{count}} exercises could not be taken',
+    leftOutList: 'What the draft left out, and why',
   },
   mute: {
     open: 'Mute …',
@@ -213,6 +223,7 @@ export const bench = {
   cue: 'Said at the piano',
   cueHint: 'instead of the exercise’s own cues',
   note: 'Note, for you alone',
+  contrast: 'A deliberate contrast',
   overlay: 'Laid over it',
   noOverlay: 'nothing',
   ceilingByHand: 'Top by hand',

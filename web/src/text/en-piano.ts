@@ -72,6 +72,7 @@ export const piano = {
   home: 'home',
   thenStep: 'then {{name}}',
   thenEnd: 'then it is done',
+  onlyEase: 'In this step only ease is judged, by the approach.',
   marksHint: 'marks go on the key being sung',
   marks: {
     strain: 'strain',

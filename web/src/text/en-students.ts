@@ -63,6 +63,7 @@ export const students = {
   addGap: 'Add a missing stretch',
   wantedField: 'Missing and wanted',
   piece: 'The piece in hand',
+  pieceHint: 'A song of the studio is prepared by drafts and checked by the review',
   clearedOn: 'Cleared by a doctor on',
   consentOn: 'Guardian’s consent to keep recordings, since',
   beltEaseOn: 'Ease shown at the belt ceiling on',

@@ -1,5 +1,6 @@
+import type { SongDemands } from '../../song/index.ts';
+import type { StudentHistory } from '../history.ts';
 import type { REVIEW_SOURCES } from './review.data.ts';
-import type { Approach } from '../../shelf/index.ts';
 import type { RoutinePatch } from '../routine-patch.ts';
 import type { LaidRoutine, LaidStep, RoutineContext, RoutineStep } from '../routine.types.ts';
 
@@ -27,31 +28,16 @@ export interface Finding {
 
 type ReviewRule = keyof typeof REVIEW_SOURCES;
 
-/** What is known of a student besides the voice file; rules without their figures are silent. */
-interface StudentHistory {
-  /** Weighted minutes of this week with the routine, and of a usual week. */
-  readonly weekMinutes?: number;
-  readonly usualWeekMinutes?: number;
-  readonly daysSinceAnythingNew?: number;
-  /** Exercises that were never done well at the setting they still have. */
-  readonly stuck?: ReadonlySet<string>;
-}
-
-/** What of the song in hand a routine should prepare. */
-interface SongDemands {
-  readonly highest?: number;
-  readonly fastestNotesPerSecond?: number;
-}
-
 /** A routine to be looked at: its steps and minutes on this day. */
 export interface ReviewContext extends RoutineContext {
   readonly steps: readonly RoutineStep[];
   readonly minutes: number;
   /** Left out they are those of the voice file. */
   readonly goals?: readonly string[];
-  readonly approach?: Approach;
+  /** What past runs say; rules without their figures are silent. */
   readonly history?: StudentHistory;
-  readonly song?: SongDemands;
+  /** What the song in hand asks for. */
+  readonly song?: Partial<SongDemands>;
   /** The routine laid out already; left out it is laid out here. */
   readonly laid?: LaidRoutine;
   /** Findings that were muted with a reason, by id or by rule. A `stop` is never muted. */

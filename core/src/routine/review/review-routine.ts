@@ -2,12 +2,13 @@ import { isSungWork } from '../../shelf/index.ts';
 import { layRoutine } from '../lay-routine.ts';
 import type { Finding, ReviewContext, Reviewed, Said, Severity } from './finding.types.ts';
 import { REVIEW_SOURCES } from './review.data.ts';
+import { SCHOOL_RULES } from './school-rules.ts';
 import { SHAPE_RULES } from './shape-rules.ts';
 import { TIME_RULES } from './time-rules.ts';
 import { VOICE_RULES } from './voice-rules.ts';
 import { WISH_RULES } from './wish-rules.ts';
 
-const RULES = [...VOICE_RULES, ...TIME_RULES, ...SHAPE_RULES, ...WISH_RULES];
+const RULES = [...VOICE_RULES, ...TIME_RULES, ...SHAPE_RULES, ...WISH_RULES, ...SCHOOL_RULES];
 const WEIGHT: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 };
 
 /** Rules whose findings stop: they are cautions, and nobody mutes them. */

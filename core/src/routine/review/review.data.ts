@@ -19,6 +19,9 @@ export const REVIEW_FIGURES = {
   checkDays: 90,
   checkDaysChanging: 30,
   nothingNewDays: 28,
+  /** Under so many seconds a share of the time says little; and a step more or less is no fault. */
+  breathShareFromSeconds: 300,
+  breathShareSlack: 0.02,
   loadWarn: 1.3,
   loadLightDay: 1.6,
 } as const;
@@ -57,5 +60,8 @@ export const REVIEW_SOURCES = {
   stuck: 'The log: never done well at this setting.',
   'out-of-order': 'The order of a warm-up: body, breath, release, occluded, resonance, middle, wide, words, cool.',
   'twice-the-same': 'House choice.',
+  contradiction: 'Common ground of the schools: one session does not pull both ways, unless on purpose.',
+  'breath-share': 'The approach of the studio or of this student.',
+  extends: 'The approach of the studio or of this student: what a warm-up may do.',
   'other-school': 'The approach of the studio or of this student.',
 } as const;

@@ -28,6 +28,8 @@ const step = (exerciseId: string, settings: StepSettings = {}): RoutineStep => (
 });
 const GOOD = ['lip-trill-glides', 'lip-trill-on-five', 'hum-on-the-chord', 'up-and-down-five', 'falling-hum'];
 
+const LOUD_AND_SOFT = [...GOOD.slice(0, 4), 'speech-like-call', 'blend-straight-fifths', 'falling-hum'];
+
 function contextOf(steps: readonly (string | RoutineStep)[], change: Partial<ReviewContext> = {}): ReviewContext {
   const list = steps.map((one) => (typeof one === 'string' ? step(one) : one));
   const context = {
@@ -128,6 +130,16 @@ test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewCont
     [...GOOD.slice(0, 3), 'thirds', 'falling-hum'],
     { hoursToPerformance: 60, known: new Set(GOOD) },
   ],
+  ['another school', 'other-school', [...GOOD.slice(0, 4), 'grow-as-it-rises', 'falling-hum'], {}],
+  ['two that pull opposite ways', 'contradiction', LOUD_AND_SOFT, {}],
+  ['little breath for a thorough school', 'breath-share', GOOD, { approach: { 'breath-share': 'thorough' } }],
+  [
+    'much breath for a brief school',
+    'breath-share',
+    ['long-hiss', 'low-wide-breath', ...GOOD],
+    { approach: { 'breath-share': 'brief' } },
+  ],
+  ['a warm-up that extends', 'extends', [...GOOD.slice(0, 4), 'full-scale', 'falling-hum'], {}],
   ['a song that goes higher', 'song-top', GOOD, { song: { highest: 69 } }],
   ['a song that runs faster', 'song-run', GOOD, { song: { fastestNotesPerSecond: 9 } }],
   ['a goal nothing serves', 'goal-untouched', GOOD, { goals: ['agility'] }],
@@ -143,6 +155,40 @@ test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewCont
   ],
 ])('%s', (_, rule, steps, change) => {
   expect(rulesOf(contextOf(steps, change))).toContain(rule);
+});
+
+test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewContext>]>([
+  ['goals are for another day when there is little time', 'goal-untouched', GOOD, { goals: ['agility'], kind: 'late' }],
+  ['so are songs', 'song-top', GOOD, { song: { highest: 69 }, kind: 'cool-down' }],
+  ['at home the range may be worked on', 'extends', [...GOOD, 'full-scale'], { occasion: 'home', kind: 'home' }],
+  ['a goal on file asks for it', 'extends', [...GOOD, 'full-scale'], { voice: { ...BARITONE, goals: ['range-up'] } }],
+  ['some schools extend', 'extends', [...GOOD, 'full-scale'], { approach: { 'may-do': 'restore-and-extend' } }],
+  ['a usual week holds this', 'load-above-usual', GOOD, { history: { weekMinutes: 40, usualWeekMinutes: 50 } }],
+  [
+    'a contrast on purpose',
+    'contradiction',
+    LOUD_AND_SOFT.map((id) => step(id, id === 'blend-straight-fifths' ? { contrast: true } : {})),
+    {},
+  ],
+])('nothing is said: %s', (_, rule, steps, change) => {
+  expect(rulesOf(contextOf(steps, change))).not.toContain(rule);
+});
+
+test('pulling both ways on what a caution is on file about stops, contrast or not', () => {
+  const jaw = exercises.get('tongue-only-jaw-quiet');
+  if (!jaw) throw new Error('the shelf lost an exercise');
+  const shelfOf = new Map([...exercises, [jaw.id, { ...jaw, pulls: ['jaw=steady'] }] as const]);
+  const steps = [
+    'lip-trill-on-five',
+    'hinge-gliding',
+    step('tongue-only-jaw-quiet', { contrast: true }),
+    'falling-hum',
+  ];
+  const found = (cautions: readonly 'jaw'[]): string | undefined =>
+    reviewRoutine(contextOf(steps, { exercises: shelfOf, voice: { ...BARITONE, cautions } })).find(
+      ({ rule }) => rule === 'contradiction',
+    )?.severity;
+  expect([found([]), found(['jaw'])]).toEqual([undefined, 'stop']);
 });
 
 test('every fix can be applied, and the first fix of a finding mends it', () => {

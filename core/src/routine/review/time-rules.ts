@@ -1,5 +1,7 @@
 import { isSungWork } from '../../shelf/index.ts';
 import { isOlderVoice } from '../as-taught.ts';
+import { servesGoals } from '../kinds.ts';
+import { weightedMinutes } from '../load.ts';
 import { exerciseFor } from './find-relative.ts';
 import type { Fix, Reviewed, Rule, Said } from './finding.types.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
@@ -79,10 +81,10 @@ const occluded: Rule = (reviewed) => {
   return [said];
 };
 
-const load: Rule = ({ context: { history = {} } }) => {
-  const { weekMinutes, usualWeekMinutes } = history;
-  if (weekMinutes === undefined || !usualWeekMinutes) return [];
-  const share = weekMinutes / usualWeekMinutes;
+const load: Rule = ({ context: { history = {} }, steps }) => {
+  const { weekMinutes = 0, usualWeekMinutes } = history;
+  if (!usualWeekMinutes || steps.length === 0) return [];
+  const share = (weekMinutes + weightedMinutes(steps)) / usualWeekMinutes;
   if (share <= FIGURES.loadWarn) return [];
   const isMuch = share > FIGURES.loadLightDay;
   return [
@@ -94,11 +96,11 @@ const load: Rule = ({ context: { history = {} } }) => {
   ];
 };
 
-const news: Rule = ({ context: { history = {}, known }, steps }) => {
+const news: Rule = ({ context: { history = {}, known, kind }, steps }) => {
   const { daysSinceAnythingNew = 0, stuck = new Set() } = history;
   const hasNew = steps.some(({ exercise }) => !known.has(exercise.id));
   const stale: readonly Said[] =
-    daysSinceAnythingNew >= FIGURES.nothingNewDays && !hasNew && steps.length > 0
+    daysSinceAnythingNew >= FIGURES.nothingNewDays && !hasNew && steps.length > 0 && servesGoals(kind)
       ? [{ rule: 'nothing-new', severity: 'note', message: 'Nothing has been new for four weeks.' }]
       : [];
   return [

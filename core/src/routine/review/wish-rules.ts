@@ -1,8 +1,9 @@
 import { isSounding } from '../../pattern/index.ts';
 import { writeNote } from '../../pitch/index.ts';
-import { cuesOf, isForVoice } from '../../shelf/index.ts';
+import { isForVoice } from '../../shelf/index.ts';
 import { daysBetween } from '../../voice/index.ts';
 import { isCloseToPerformance } from '../allowed-today.ts';
+import { servesGoals } from '../kinds.ts';
 import { exerciseFor, placeBeforeCoolDown, removeFix, swapFix } from './find-relative.ts';
 import type { Rule, Said } from './finding.types.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
@@ -53,8 +54,8 @@ const performance: Rule = ({ steps, context }) => {
   });
 };
 
-const song: Rule = ({ laid, sung, context: { song: demands } }) => {
-  if (!demands || sung.length === 0) return [];
+const song: Rule = ({ laid, sung, context: { song: demands, kind } }) => {
+  if (!demands || sung.length === 0 || !servesGoals(kind)) return [];
   const { highest, fastestNotesPerSecond } = demands;
   const said: Said[] = [];
   if (highest !== undefined && (laid.highest ?? 0) < highest)
@@ -81,7 +82,7 @@ const song: Rule = ({ laid, sung, context: { song: demands } }) => {
 };
 
 const goals: Rule = ({ steps, sung, context }) => {
-  if (sung.length === 0) return [];
+  if (sung.length === 0 || !servesGoals(context.kind)) return [];
   const wanted = context.goals ?? context.voice.goals;
   return wanted
     .filter((goal) => !steps.some(({ exercise, settings }) => exercise.goals.includes(goal) || settings.overlay))
@@ -102,15 +103,5 @@ const goals: Rule = ({ steps, sung, context }) => {
     });
 };
 
-const schools: Rule = ({ steps, context: { approach = {} } }) =>
-  steps
-    .filter(({ exercise }) => exercise.cues.length > 0 && cuesOf(exercise, approach).length === 0)
-    .map(({ id, exercise }) => ({
-      rule: 'other-school',
-      severity: 'note' as const,
-      stepId: id,
-      message: `Every cue of “${exercise.name}” belongs to another school than the one chosen.`,
-    }));
-
-/** Rules on what a routine is for: goals, song, performance, approach, and how well the voice is known. */
-export const WISH_RULES: readonly Rule[] = [measurement, performance, song, goals, schools];
+/** Rules on what a routine is for: goals, song, performance, and how well the voice is known. */
+export const WISH_RULES: readonly Rule[] = [measurement, performance, song, goals];

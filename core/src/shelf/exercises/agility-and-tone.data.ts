@@ -176,6 +176,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
   },
   {
     id: 'grow-as-it-rises',
+    pulls: ['loudness-going-up=grows'],
     name: 'Grow as it rises',
     shortName: 'Grow',
     stage: 'dynamics',
@@ -300,6 +301,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
   },
   {
     id: 'narrow-and-wry',
+    pulls: ['brightness=brighter', 'closure=firmer'],
     name: 'Narrow and wry on a falling fifth',
     shortName: 'Narrow, wry',
     stage: 'tone',
@@ -323,6 +325,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
   },
   {
     id: 'small-and-plaintive',
+    pulls: ['loudness=softer'],
     name: 'Small and plaintive, high',
     shortName: 'Plaintive',
     stage: 'tone',

@@ -191,6 +191,7 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
   },
   {
     id: 'yawn-and-sigh-down',
+    pulls: ['larynx=lower'],
     name: 'Yawn and sigh down',
     shortName: 'Sigh down',
     stage: 'release',

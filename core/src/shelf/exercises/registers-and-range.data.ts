@@ -213,6 +213,7 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
   },
   {
     id: 'light-bounce-on-one-note',
+    pulls: ['loudness=softer'],
     name: 'Light bounce on one note',
     shortName: 'Light bounce',
     stage: 'registers',

@@ -47,6 +47,7 @@ export const RELEASE: readonly WrittenExercise[] = [
   },
   {
     id: 'hinge-gliding',
+    pulls: ['jaw=free'],
     name: 'Hinge gliding',
     shortName: 'Hinge',
     stage: 'release',

@@ -129,6 +129,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
   },
   {
     id: 'low-sigh-with-a-sob',
+    pulls: ['brightness=darker', 'larynx=lower'],
     name: 'Low sigh with a sob colour',
     shortName: 'Low sigh',
     stage: 'resonance',
@@ -152,6 +153,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
   },
   {
     id: 'calling-across-the-water',
+    pulls: ['loudness=louder'],
     name: 'Calling across the water',
     shortName: 'Calling',
     stage: 'resonance',
@@ -209,6 +211,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
   },
   {
     id: 'soft-clear-start',
+    pulls: ['closure=firmer'],
     name: 'Soft clear start, then fade',
     shortName: 'Soft start',
     stage: 'onset',

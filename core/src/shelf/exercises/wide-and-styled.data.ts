@@ -156,6 +156,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
   },
   {
     id: 'same-size-all-the-way',
+    pulls: ['loudness-going-up=even'],
     name: 'Same size all the way',
     shortName: 'Same size',
     stage: 'dynamics',
@@ -326,6 +327,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
   },
   {
     id: 'speech-like-call',
+    pulls: ['loudness=louder'],
     name: 'Speech-like call',
     shortName: 'Call',
     stage: 'style',

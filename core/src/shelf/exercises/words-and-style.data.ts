@@ -135,6 +135,7 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
   },
   {
     id: 'blend-straight-fifths',
+    pulls: ['loudness=softer'],
     name: 'Blend: straight fifths',
     shortName: 'Fifths',
     stage: 'style',

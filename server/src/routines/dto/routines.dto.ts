@@ -1,4 +1,4 @@
-import type { Occasion, Travel } from '@soft-lark/core';
+import { ROUTINE_KINDS, type RoutineKind, type Travel } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Choice, Flag, Formed, Id, Part, Parts, Pitch, Pitches, Real, Text, Whole } from '../../common/index.ts';
 
@@ -55,6 +55,10 @@ export class StepSettingsDto {
   @Formed(/^[a-z]+(-[a-z]+)*$/, 'is the id of an overlay', { optional: true })
   overlay?: string;
 
+  /** It pulls against another step on purpose. */
+  @Flag({ optional: true })
+  contrast?: boolean;
+
   /** What the teacher says at the piano. */
   @Text({ max: 240, optional: true })
   cue?: string;
@@ -87,8 +91,8 @@ export class RoutineFieldsDto {
   @Text({ max: 120 })
   name!: string;
 
-  @Choice(['lesson', 'home', 'performance'])
-  occasion!: Occasion;
+  @Choice(ROUTINE_KINDS)
+  kind!: RoutineKind;
 
   @Whole(1, 120)
   minutes!: number;

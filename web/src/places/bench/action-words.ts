@@ -46,7 +46,7 @@ export function actionWords(
       return t('bench.minutesAxis', { count: action.minutes });
     case 'merge':
     case 'name':
-    case 'occasion':
+    case 'kind':
       return t(`bench.did.${action.type}`);
     case 'saved':
     case 'undo':

@@ -1,6 +1,6 @@
 import { ActionIcon, Button, NumberInput, Select, TextInput, Tooltip } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
-import type { Condition, Exercise, LaidRoutine, Occasion } from '@soft-lark/core';
+import { ROUTINE_KINDS, type Condition, type Exercise, type LaidRoutine, type RoutineKind } from '@soft-lark/core';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -21,8 +21,6 @@ interface BenchHeadProps {
   readonly conditions: readonly Condition[];
   readonly onCondition: (conditions: readonly Condition[]) => void;
 }
-
-const OCCASIONS: readonly Occasion[] = ['lesson', 'home', 'performance'];
 
 function SaveLine({ bench }: { readonly bench: Bench }): ReactElement {
   const { t } = useTranslation();
@@ -61,7 +59,7 @@ function Budget({ bench, laid }: { readonly bench: Bench; readonly laid: LaidRou
 
 interface HeadControlsProps {
   readonly minutes: number;
-  readonly occasion: Occasion;
+  readonly kind: RoutineKind;
   /** What would be taken back and done again; nothing where there is none. */
   readonly undoes: string | undefined;
   readonly redoes: string | undefined;
@@ -69,10 +67,10 @@ interface HeadControlsProps {
   readonly act: Dispatch<BenchAction>;
 }
 
-/** Minutes, occasion, undo, redo and delete: what the day's condition leaves alone. */
+/** Minutes, kind, undo, redo and delete: what the day's condition leaves alone. */
 const HeadControls = memo(function HeadControls(props: HeadControlsProps): ReactElement {
   const { t } = useTranslation();
-  const { minutes, occasion, undoes, redoes, routine, act } = props;
+  const { minutes, kind, undoes, redoes, routine, act } = props;
   return (
     <>
       <NumberInput
@@ -91,11 +89,11 @@ const HeadControls = memo(function HeadControls(props: HeadControlsProps): React
         w={128}
         size="sm"
         aria-label={t('bench.occasion')}
-        data={OCCASIONS.map((value) => ({ value, label: t(`bench.kind.${value}`).split(' ')[0] ?? value }))}
-        value={occasion}
+        data={ROUTINE_KINDS.map((value) => ({ value, label: t(`bench.kind.${value}`).split(' ')[0] ?? value }))}
+        value={kind}
         onChange={(value) => {
-          const chosen = OCCASIONS.find((known) => known === value);
-          if (chosen) act({ type: 'occasion', occasion: chosen });
+          const chosen = ROUTINE_KINDS.find((known) => known === value);
+          if (chosen) act({ type: 'kind', kind: chosen });
         }}
       />
       <ActionIcon.Group>
@@ -131,7 +129,7 @@ const HeadControls = memo(function HeadControls(props: HeadControlsProps): React
 export function BenchHead({ bench, routine, laid, shelf, conditions, onCondition }: BenchHeadProps): ReactElement {
   const { t } = useTranslation();
   const { state, act } = bench;
-  const { name, occasion, minutes } = state.routine;
+  const { name, kind, minutes } = state.routine;
   const words = (change: BenchState['past'][number] | undefined): string | undefined =>
     change && actionWords(change.action, state.routine, shelf, t);
   return (
@@ -154,7 +152,7 @@ export function BenchHead({ bench, routine, laid, shelf, conditions, onCondition
       <Budget bench={bench} laid={laid} />
       <HeadControls
         minutes={minutes}
-        occasion={occasion}
+        kind={kind}
         undoes={words(state.past.at(-1))}
         redoes={words(state.future.at(-1))}
         routine={routine}

@@ -6,7 +6,7 @@ const shelf = new Map(shippedExercises().map((exercise) => [exercise.id, exercis
 const step = (id: string, exerciseId = id) => ({ id, exerciseId, settings: {} });
 const ROUTINE: EditedRoutine = {
   name: 'Ten minutes',
-  occasion: 'lesson',
+  kind: 'lesson',
   minutes: 10,
   steps: ['standing-check', 'long-hiss', 'up-and-down-five', 'falling-hum'].map((id) => step(id)),
 };

@@ -2,7 +2,7 @@ import {
   applyPatch,
   STAGES,
   type Exercise,
-  type Occasion,
+  type RoutineKind,
   type RoutinePatch,
   type RoutineStep,
   type StepSettings,
@@ -12,7 +12,7 @@ import { v7 } from 'uuid';
 import { stepsOf, type Routine } from '../../api/routines.queries.ts';
 
 /** What of a routine is edited on the bench. */
-export type EditedRoutine = Pick<Routine, 'name' | 'occasion' | 'minutes' | 'steps'>;
+export type EditedRoutine = Pick<Routine, 'name' | 'kind' | 'minutes' | 'steps'>;
 
 interface Change {
   /** Changes of the same thing right after each other are undone as one. */
@@ -33,7 +33,7 @@ export interface BenchState {
 export type BenchAction =
   | { readonly type: 'name'; readonly name: string }
   | { readonly type: 'minutes'; readonly minutes: number }
-  | { readonly type: 'occasion'; readonly occasion: Occasion }
+  | { readonly type: 'kind'; readonly kind: RoutineKind }
   | { readonly type: 'add'; readonly steps: readonly RoutineStep[]; readonly shelf: ReadonlyMap<string, Exercise> }
   | { readonly type: 'remove'; readonly stepId: string }
   | { readonly type: 'move'; readonly stepId: string; readonly to: number }
@@ -52,8 +52,8 @@ export type BenchAction =
   | { readonly type: 'saved'; readonly routine: EditedRoutine }
   | { readonly type: 'replace'; readonly routine: EditedRoutine };
 
-export function editedOf({ name, occasion, minutes, steps }: EditedRoutine): EditedRoutine {
-  return { name, occasion, minutes, steps };
+export function editedOf({ name, kind, minutes, steps }: EditedRoutine): EditedRoutine {
+  return { name, kind, minutes, steps };
 }
 
 /** A bench on a routine; `base` where it goes on with an edit that was kept. */
@@ -83,8 +83,8 @@ function edit(draft: EditedRoutine, action: BenchAction): void {
     case 'minutes':
       draft.minutes = action.minutes;
       break;
-    case 'occasion':
-      draft.occasion = action.occasion;
+    case 'kind':
+      draft.kind = action.kind;
       break;
     case 'add':
       for (const step of action.steps)

@@ -13,6 +13,7 @@ import { AddStep } from './add-step.tsx';
 import { BenchHead } from './bench-head.tsx';
 import { CopyTo } from './copy-to.tsx';
 import { History } from './history.tsx';
+import { LeftOut } from './left-out.tsx';
 import { OrderList } from './order-list.tsx';
 import { ReviewList } from './review-list.tsx';
 import { StaleCard } from './stale-card.tsx';
@@ -172,6 +173,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
                 />
               )}
               <StepReasons step={chosen} said={drafting.reasons.get(chosen.id)} shelf={shelf} act={act} />
+              <LeftOut leftOut={drafting.leftOut} shelf={shelf} />
             </div>
           </>
         ) : (

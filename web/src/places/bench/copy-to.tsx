@@ -7,7 +7,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
-import { dayContext } from '../../api/lay.ts';
+import { dayContext, ofKind } from '../../api/lay.ts';
 import { addRoutine, stepsOf } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { studentsQuery, studentTodayQuery } from '../../api/students.queries.ts';
@@ -29,10 +29,10 @@ function useCopyFor(studentId: string | null, { routine, context }: CopyToProps)
     if (!day) return null;
     const other = {
       ...dayContext(day, studio, context.exercises, new Date(context.now)),
-      occasion: context.occasion,
+      ...ofKind(routine.kind),
     };
     return copyRoutine(routine.steps, context, other, v7);
-  }, [routine.steps, context, day, studio]);
+  }, [routine, context, day, studio]);
 }
 
 /** What became of one step, in words. */
@@ -68,10 +68,10 @@ export function CopyTo(props: CopyToProps): ReactElement {
   const [studentId, setStudentId] = useState<string | null>(null);
   const students = (useQuery(studentsQuery).data ?? []).filter(({ id }) => id !== props.studentId);
   const copied = useCopyFor(studentId, props);
-  const { name, occasion, minutes } = props.routine;
+  const { name, kind, minutes } = props.routine;
   const make = useMutation({
     mutationFn: (copy: CopiedRoutine) =>
-      addRoutine({ id: v7(), studentId: studentId ?? '', name, occasion, minutes, steps: stepsOf(copy.steps) }),
+      addRoutine({ id: v7(), studentId: studentId ?? '', name, kind, minutes, steps: stepsOf(copy.steps) }),
     onSuccess: async ({ id }) => {
       await queries.invalidateQueries({ queryKey: ['routines'] });
       close();

@@ -38,11 +38,11 @@ function useSides(shelf: StaleCardProps['shelf']): (conflict: Conflict) => {
       }
       case 'order':
         return { title: t('bench.order'), mine: t('bench.merge.here'), theirs: t('bench.merge.there') };
-      case 'occasion':
+      case 'kind':
         return {
           title: t('bench.occasion'),
-          mine: t(`bench.kind.${mine.occasion}`),
-          theirs: t(`bench.kind.${theirs.occasion}`),
+          mine: t(`bench.kind.${mine.kind}`),
+          theirs: t(`bench.kind.${theirs.kind}`),
         };
       case 'name':
       case 'minutes':

@@ -1,4 +1,4 @@
-import type { DraftedStep, RoutineContext, RoutineStep } from '@soft-lark/core';
+import type { DraftContext, DraftedStep, PassedOver, RoutineContext, RoutineStep } from '@soft-lark/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { v7 } from 'uuid';
@@ -13,15 +13,23 @@ export interface Drafting {
   readonly draft: (steps: readonly RoutineStep[], minutes: number) => Promise<readonly RoutineStep[]>;
   readonly isBusy: boolean;
   readonly reasons: DraftReasons;
+  /** What the last draft could not take, each with its reason. */
+  readonly leftOut: readonly PassedOver[];
 }
 
 const RUNS_LOOKED_AT = 2;
 
 /** Drafts for a student: what was sung lately makes room, and so does the draft before. */
-export function useDrafting(studentId: string, context: RoutineContext): Drafting {
+export function useDrafting(
+  studentId: string,
+  context: RoutineContext,
+  ease: DraftContext['ease'],
+  songNeeds: readonly string[] = [],
+): Drafting {
   const queries = useQueryClient();
   const [isBusy, setBusy] = useState(false);
   const [reasons, setReasons] = useState<DraftReasons>(new Map());
+  const [leftOut, setLeftOut] = useState<readonly PassedOver[]>([]);
   const [before, setBefore] = useState<readonly string[]>([]);
   const recentRuns = useCallback(async (): Promise<readonly (readonly string[])[]> => {
     const runs = await queries.query(runsQuery(studentId));
@@ -42,11 +50,14 @@ export function useDrafting(studentId: string, context: RoutineContext): Draftin
           ...context,
           minutes,
           pinned,
+          songNeeds,
+          ...(ease && { ease }),
           recent: before.length > 0 ? [before, ...runs] : runs,
           seed: Math.floor(performance.timeOrigin + performance.now()) % 1_000_000,
         });
         const named = drafted.steps.map((step) => (step.locked ? step : { ...step, id: v7() }));
         setReasons(new Map(named.map((step) => [step.id, step])));
+        setLeftOut(drafted.leftOut);
         setBefore(named.filter(({ locked }) => !locked).map(({ exerciseId }) => exerciseId));
         return named.map(({ id, exerciseId, settings, locked, block }) => ({
           id,
@@ -59,7 +70,7 @@ export function useDrafting(studentId: string, context: RoutineContext): Draftin
         setBusy(false);
       }
     },
-    [before, context, recentRuns],
+    [before, context, ease, recentRuns, songNeeds],
   );
-  return { draft, isBusy, reasons };
+  return { draft, isBusy, reasons, leftOut };
 }

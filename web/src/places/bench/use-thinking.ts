@@ -2,6 +2,7 @@ import {
   fitRoutine,
   layRoutine,
   reviewRoutine,
+  songNeeds,
   type Exercise,
   type Finding,
   type Fix,
@@ -15,7 +16,7 @@ import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { useRoutineContext } from '../../api/lay.ts';
 import { mutesQuery, type Mute } from '../../api/mutes.queries.ts';
-import { sessionQuery } from '../../api/session.queries.ts';
+import { historyFrom, historyQuery, usePieceInHand } from '../../api/history.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
 import { changeWords } from './fit-words.ts';
@@ -54,16 +55,18 @@ export function useThinking(
   act: Dispatch<BenchAction>,
 ): Thinking {
   const { t } = useTranslation();
-  const context = useRoutineContext(today, shelf, now, routine.occasion);
-  const studio = useQuery(sessionQuery).data;
+  const context = useRoutineContext(today, shelf, now, routine.kind);
   const [preview, setPreview] = useState<Preview | null>(null);
   const { steps, minutes } = routine;
   const shownSteps = preview?.steps ?? steps;
   const shownMinutes = preview?.minutes ?? minutes;
   const laid = useMemo(() => layRoutine(shownSteps, context), [shownSteps, context]);
-  const { approach: ownApproach } = today.student.voice;
   const all = useQuery(mutesQuery).data;
   const studentId = today.student.id;
+  const { voice } = today.student;
+  const song = usePieceInHand(voice);
+  const past = useQuery(historyQuery(studentId)).data;
+  const history = useMemo(() => past && historyFrom(past), [past]);
   const mutes = useMemo(
     () =>
       (all ?? []).filter(
@@ -80,12 +83,13 @@ export function useThinking(
         steps: shownSteps,
         minutes: shownMinutes,
         laid,
-        approach: { ...studio?.approach, ...ownApproach },
+        ...(history && { history }),
+        ...(song && { song }),
         muted: new Set(mutes.map(({ rule }) => rule)),
       }),
-    [context, shownSteps, shownMinutes, laid, studio, ownApproach, mutes],
+    [context, shownSteps, shownMinutes, laid, history, song, mutes],
   );
-  const drafting = useDrafting(today.student.id, context);
+  const drafting = useDrafting(studentId, context, history?.ease, song && songNeeds(song, voice));
   const draft = async (): Promise<void> => {
     const drafted = await drafting.draft(steps, minutes);
     act({ type: 'patch', what: t('bench.think.draft'), patches: [{ op: 'steps', steps: drafted }] });

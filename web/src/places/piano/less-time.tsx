@@ -4,7 +4,7 @@ import { refitRun, type Exercise } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { dayContext } from '../../api/lay.ts';
+import { dayContext, ofKind } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
@@ -46,7 +46,7 @@ export function LessTime({ running, run, routine, today, shelf, left, inStep }: 
             routine.steps,
             {
               ...dayContext({ ...today, conditions: [...run.conditions] }, studio, shelf, now),
-              occasion: routine.occasion,
+              ...ofKind(routine.kind),
             },
             Math.max(0, wanted * 60 - stillGoing),
           )

@@ -7,8 +7,15 @@ import { MARK_KEYS, OVER_LIMIT } from './use-run-keys.ts';
 import type { Running } from './use-run.ts';
 import classes from './run.module.css';
 
+interface MarkButtonsProps {
+  readonly running: Running;
+  readonly state: RunState;
+  /** What is asked in this step; the others keep their place and are not pressed. */
+  readonly asked: typeof MARK_KEYS;
+}
+
 /** Marks on the key being sung; the four that stop stand apart. */
-export function MarkButtons({ running, state }: { readonly running: Running; readonly state: RunState }): ReactElement {
+export function MarkButtons({ running, state, asked }: MarkButtonsProps): ReactElement {
   const { t } = useTranslation();
   const hasKeys = currentKey(state) !== undefined;
   return (
@@ -18,7 +25,8 @@ export function MarkButtons({ running, state }: { readonly running: Running; rea
           key={mark}
           className={classes['mark'] ?? ''}
           data-stops={STOP_MARKS.has(mark)}
-          disabled={!hasKeys && !STOP_MARKS.has(mark)}
+          disabled={(!hasKeys && !STOP_MARKS.has(mark)) || !asked.some(([name]) => name === mark)}
+          title={asked.some(([name]) => name === mark) ? undefined : t('piano.onlyEase')}
           aria-pressed={state.marks.includes(mark)}
           onPointerUp={({ currentTarget }) => {
             currentTarget.blur();

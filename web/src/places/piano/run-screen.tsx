@@ -1,9 +1,9 @@
 import { Button } from '@mantine/core';
-import { asTaught, currentKey, currentStep, secondsLeft, type Exercise } from '@soft-lark/core';
+import { asTaught, currentKey, currentStep, judgesSound, secondsLeft, type Exercise } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { holdsFor } from '../../api/lay.ts';
+import { approachFor } from '../../api/lay.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
@@ -19,7 +19,7 @@ import type { KeptRun } from '../../runs/run-store.ts';
 import { SayBand } from './say-band.tsx';
 import { SoundState } from './sound-state.tsx';
 import { StopCard } from './stop-card.tsx';
-import { useRunKeys } from './use-run-keys.ts';
+import { EASE_MARKS, MARK_KEYS, useRunKeys } from './use-run-keys.ts';
 import { useRun } from './use-run.ts';
 import classes from './run.module.css';
 
@@ -38,11 +38,12 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
   const running = useRun(run, today.student);
   const step = currentStep(state);
   const isStopped = state.phase === 'stopped';
-  useRunKeys(running, state, !isStopped);
-  const breathHolds = holdsFor(useQuery(sessionQuery).data, today.student);
+  const approach = approachFor(useQuery(sessionQuery).data, today.student);
+  const written = step && shelf.get(step.exerciseId);
+  const marks = written && !judgesSound(written, approach) ? EASE_MARKS : MARK_KEYS;
+  useRunKeys(running, state, marks, !isStopped);
   if (!step) return null;
-  const written = shelf.get(step.exerciseId);
-  const exercise = written && asTaught(written, { breathHolds });
+  const exercise = written && asTaught(written, { approach });
   const isPaused = state.phase === 'paused';
   const left = secondsLeft(state);
   const inKey = Math.min(running.elapsed, currentKey(state)?.seconds ?? step.seconds);
@@ -85,9 +86,9 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
         </Button>
       </header>
       <NowPanel running={running} state={state} exercise={exercise} />
-      <SayBand running={running} state={state} exercise={exercise} ownApproach={today.student.voice.approach} />
+      <SayBand running={running} state={state} exercise={exercise} approach={approach} />
       <footer>
-        <MarkButtons running={running} state={state} />
+        <MarkButtons running={running} state={state} asked={marks} />
         <ActButtons running={running} state={state} />
       </footer>
       <KeySheet />

@@ -6,13 +6,12 @@ import {
   keyName,
   nextKey,
   remedyFor,
+  type Approach,
   type Exercise,
   type RunState,
 } from '@soft-lark/core';
-import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { sessionQuery } from '../../api/session.queries.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { FewMore } from './few-more.tsx';
 import type { Running } from './use-run.ts';
@@ -22,8 +21,8 @@ interface SayBandProps {
   readonly running: Running;
   readonly state: RunState;
   readonly exercise: Exercise | undefined;
-  /** The student's own answers on which schools differ. */
-  readonly ownApproach: Readonly<Record<string, string>> | undefined;
+  /** Answers on which schools differ. */
+  readonly approach: Approach;
 }
 
 function useCountWords(): (state: RunState) => { readonly to: string; readonly words: string } | null {
@@ -43,9 +42,8 @@ function useCountWords(): (state: RunState) => { readonly to: string; readonly w
 }
 
 /** What to say, how many keys to the turn, and what comes next. */
-export function SayBand({ running, state, exercise, ownApproach }: SayBandProps): ReactElement {
+export function SayBand({ running, state, exercise, approach }: SayBandProps): ReactElement {
   const { t } = useTranslation();
-  const approach = { ...useQuery(sessionQuery).data?.approach, ...ownApproach };
   const countWords = useCountWords();
   const step = currentStep(state);
   const key = currentKey(state);
@@ -58,7 +56,7 @@ export function SayBand({ running, state, exercise, ownApproach }: SayBandProps)
   };
   const count = countWords(state);
   const ofStep = state.sung.filter(({ stepId }) => stepId === step?.stepId);
-  const offered = exercise ? remedyFor(exercise, ofStep, state.marks) : null;
+  const offered = exercise ? remedyFor(exercise, ofStep, state.marks, approach) : null;
   const next = nextKey(state);
   const later = state.steps[state.stepIndex + 1];
   return (

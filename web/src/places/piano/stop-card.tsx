@@ -25,7 +25,7 @@ function useEasier({ run, today, shelf }: Omit<StopCardProps, 'running'>): RunSt
     const relatives = stopped?.relatives.filter(({ as }) => as === 'easier' || as === 'shorter') ?? [];
     const steps = relatives.map(({ id }) => ({ id: v7(), exerciseId: id, settings: {} }));
     const day = { ...today, conditions: [...run.conditions] };
-    const found = lay({ steps, occasion: 'lesson' }, day, shelf, now).steps.find(({ problem }) => !problem);
+    const found = lay({ steps, kind: 'lesson' }, day, shelf, now).steps.find(({ problem }) => !problem);
     return found ? runStepOf(found) : null;
   }, [stopped, today, run.conditions, lay, shelf, now]);
 }

@@ -2,8 +2,10 @@ import { useHotkeys } from '@mantine/hooks';
 import { currentKey, type Help, type Mark, type RunState } from '@soft-lark/core';
 import type { Running } from './use-run.ts';
 
+type MarkKeys = readonly (readonly [Mark, string])[];
+
 /** Every mark and the key that sets it. */
-export const MARK_KEYS: readonly (readonly [Mark, string])[] = [
+export const MARK_KEYS: MarkKeys = [
   ['strain', 's'],
   ['crack', 'c'],
   ['pitch', 'p'],
@@ -15,6 +17,9 @@ export const MARK_KEYS: readonly (readonly [Mark, string])[] = [
   ['cough', '3'],
   ['dizzy', '4'],
 ];
+
+/** The marks where only ease is judged. */
+export const EASE_MARKS: MarkKeys = MARK_KEYS.filter(([mark]) => mark !== 'pitch');
 
 /** Keys for one, two and three more, then home. */
 export const FEW_MORE_KEYS = ['7', '8', '9'] as const;
@@ -32,7 +37,12 @@ export function nextHelp(help: Help): Help {
 const TYPING = ['INPUT', 'TEXTAREA', 'SELECT'];
 
 /** The keyboard of the run-through; page down is the pedal of a page-turner. */
-export function useRunKeys({ act, mark, help, effort, thenHome }: Running, state: RunState, isOn: boolean): void {
+export function useRunKeys(
+  { act, mark, help, effort, thenHome }: Running,
+  state: RunState,
+  marks: MarkKeys,
+  isOn: boolean,
+): void {
   const when = (work: () => void) => () => {
     if (isOn) work();
   };
@@ -94,7 +104,7 @@ export function useRunKeys({ act, mark, help, effort, thenHome }: Running, state
         thenHome(index + 1);
       }),
     ]),
-    ...MARK_KEYS.map(([name, key]): [string, () => void] => [
+    ...marks.map(([name, key]): [string, () => void] => [
       key,
       when(() => {
         mark(name);

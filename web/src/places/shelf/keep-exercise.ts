@@ -18,9 +18,9 @@ function copyOf(exercise: Exercise, origin: string): Exercise {
 /** Puts one exercise in the place of another wherever a routine has it. */
 async function swapIn(routine: Routine, before: string, after: string): Promise<void> {
   if (!routine.steps.some(({ exerciseId }) => exerciseId === before)) return;
-  const { name, occasion, minutes, version } = routine;
+  const { name, kind, minutes, version } = routine;
   const steps = routine.steps.map((step) => (step.exerciseId === before ? { ...step, exerciseId: after } : step));
-  await changeRoutine(routine.id, { name, occasion, minutes, version, steps });
+  await changeRoutine(routine.id, { name, kind, minutes, version, steps });
 }
 
 /**

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
-import { dayContext } from '../../api/lay.ts';
+import { dayContext, ofKind } from '../../api/lay.ts';
 import { stepsOf, type Routine } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { shelfQuery } from '../../api/shelf.queries.ts';
@@ -13,7 +13,7 @@ import { useNow } from '../../ui/clock.ts';
 
 interface RecipeMenuProps {
   readonly today: StudentToday;
-  readonly onFilled: (start: Pick<Routine, 'name' | 'occasion' | 'minutes' | 'steps'>) => void;
+  readonly onFilled: (start: Pick<Routine, 'name' | 'kind' | 'minutes' | 'steps'>) => void;
 }
 
 /** The ready-made routines: each is filled for this voice today and then stands on the bench like any other. */
@@ -25,11 +25,11 @@ export function RecipeMenu({ today, onFilled }: RecipeMenuProps): ReactElement {
   const fill = ({ id, ...recipe }: Recipe): void => {
     if (!shelf) return;
     const standing = new Map([...shelf].filter(([, { own }]) => !own?.isArchived));
-    const context = { ...dayContext(today, studio, standing, now), occasion: recipe.occasion };
+    const context = { ...dayContext(today, studio, standing, now), ...ofKind(recipe.kind) };
     const steps = fillRecipe({ id, ...recipe }, context, () => v7());
     onFilled({
       name: recipe.name,
-      occasion: recipe.occasion,
+      kind: recipe.kind,
       minutes: recipe.minutes,
       steps: stepsOf(steps),
     });

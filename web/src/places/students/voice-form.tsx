@@ -1,4 +1,5 @@
 import {
+  Autocomplete,
   Button,
   Fieldset,
   Group,
@@ -19,6 +20,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ApiProblem } from '../../api/problem.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
+import { songsQuery } from '../../api/songs.queries.ts';
 import { changeStudent, studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { NoteField } from '../../ui/note-field.tsx';
@@ -39,6 +41,7 @@ export function VoiceForm({
   const { t } = useTranslation();
   const queries = useQueryClient();
   const choices = useVoiceChoices();
+  const songs = useQuery(songsQuery).data;
   const today = useQuery(sessionQuery).data?.today ?? '';
   const form = useForm<VoiceValues>({ initialValues: valuesOf(student, today) });
   const key = studentTodayQuery(student.id).queryKey;
@@ -156,7 +159,13 @@ export function VoiceForm({
           <PairRows form={form} list="gaps" legend={t('students.gaps')} addLabel={t('students.addGap')} />
           <Fieldset legend={t('students.sections.words')}>
             <Stack gap="sm">
-              <TextInput label={t('students.piece')} maxLength={200} {...form.getInputProps('piece')} />
+              <Autocomplete
+                label={t('students.piece')}
+                description={t('students.pieceHint')}
+                maxLength={200}
+                data={songs?.map(({ song }) => song.name) ?? []}
+                {...form.getInputProps('piece')}
+              />
               <Textarea label={t('students.wantedField')} autosize maxLength={400} {...form.getInputProps('wanted')} />
               <Textarea label={t('students.goalsField')} autosize minRows={2} {...form.getInputProps('goals')} />
               <Textarea

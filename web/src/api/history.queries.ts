@@ -1,0 +1,40 @@
+import { queryOptions, useQuery } from '@tanstack/react-query';
+import {
+  referenceOf,
+  songDemands,
+  songInOctaveOf,
+  voiceOf,
+  type SongDemands,
+  type StudentHistory,
+  type VoiceFile,
+} from '@soft-lark/core';
+import { useMemo } from 'react';
+import { api, dataOf, type Schemas } from './client.ts';
+import { songsQuery } from './songs.queries.ts';
+
+/** What the runs of a student say for a review and a draft. */
+export const historyQuery = (studentId: string) =>
+  queryOptions({
+    queryKey: ['runs', { studentId }, 'history'],
+    queryFn: () => dataOf(api.GET('/api/students/{studentId}/history', { params: { path: { studentId } } })),
+  });
+
+/** A student's history as the core reads it. */
+export function historyFrom({ ease, stuck, ...figures }: Schemas['HistoryDto']): StudentHistory {
+  return {
+    ...figures,
+    stuck: new Set(stuck),
+    ease: new Map(ease.map(({ exerciseId, ease: value }) => [exerciseId, value])),
+  };
+}
+
+/** What the piece on a voice file asks of that voice, where the studio has a song of its name. */
+export function usePieceInHand(voice: VoiceFile): SongDemands | undefined {
+  const songs = useQuery(songsQuery).data;
+  return useMemo(() => {
+    const piece = voice.piece?.trim().toLocaleLowerCase();
+    const found = piece && songs?.find(({ song }) => song.name.trim().toLocaleLowerCase() === piece);
+    if (!found) return undefined;
+    return songInOctaveOf(songDemands(found.song), voice.measured ?? referenceOf(voiceOf(voice)).comfortable);
+  }, [songs, voice]);
+}

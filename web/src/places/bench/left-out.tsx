@@ -1,0 +1,41 @@
+import { Button } from '@mantine/core';
+import type { Exercise, PassedOver } from '@soft-lark/core';
+import { useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { sentence } from '../../text/note-names.ts';
+import classes from './bench.module.css';
+
+interface LeftOutProps {
+  readonly leftOut: readonly PassedOver[];
+  readonly shelf: ReadonlyMap<string, Exercise>;
+}
+
+/** What the last draft could not take at all, each with its reason, on request. */
+export function LeftOut({ leftOut, shelf }: LeftOutProps): ReactElement | null {
+  const { t } = useTranslation();
+  const [isOpen, setOpen] = useState(false);
+  if (leftOut.length === 0) return null;
+  return (
+    <section className={classes['drafted']}>
+      <Button
+        size="xs"
+        variant="subtle"
+        aria-expanded={isOpen}
+        onClick={() => {
+          setOpen(!isOpen);
+        }}
+      >
+        {t('bench.think.leftOut', { count: leftOut.length })}
+      </Button>
+      {isOpen && (
+        <ul className={classes['leftOut']} aria-label={t('bench.think.leftOutList')}>
+          {leftOut.map(({ exerciseId, reason }) => (
+            <li key={exerciseId} data-exercise={shelf.get(exerciseId)?.name}>
+              {sentence(reason)}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
