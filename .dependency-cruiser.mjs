@@ -22,6 +22,8 @@ const SERVER_FEATURES = [
   'songs',
   'routines',
   'mutes',
+  'templates',
+  'groups',
   'runs',
   'lessons',
   'demo',

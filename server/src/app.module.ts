@@ -6,6 +6,7 @@ import { DatabaseModule } from './database/index.ts';
 import { DemoModule } from './demo/index.ts';
 import { ExercisesModule } from './exercises/index.ts';
 import { GateModule } from './gate/index.ts';
+import { GroupsModule } from './groups/index.ts';
 import { HealthModule } from './health/index.ts';
 import { LessonsModule } from './lessons/index.ts';
 import { MutesModule } from './mutes/index.ts';
@@ -15,6 +16,7 @@ import { RunsModule } from './runs/index.ts';
 import { SongsModule } from './songs/index.ts';
 import { StudentsModule } from './students/index.ts';
 import { StudiosModule } from './studios/index.ts';
+import { TemplatesModule } from './templates/index.ts';
 
 @Module({})
 export class AppModule {
@@ -32,6 +34,8 @@ export class AppModule {
         RoutinesModule,
         RunsModule,
         MutesModule,
+        TemplatesModule,
+        GroupsModule,
         RangeChecksModule,
         GateModule,
         LessonsModule,

@@ -52,7 +52,14 @@ beforeAll(async () => {
   const songId = v7();
   const song = { name: 'Secret Linnet', events: [{ midi: 60, beats: 1 }] };
   await owner.call('put', `/songs/${songId}`, { version: 0, song });
+  const templateId = v7();
+  const template = { kind: 'lesson', minutes: 5, steps: [], parts: [{ stage: 'middle', goals: [], mostLoad: 2 }] };
+  await owner.call('post', '/templates', { id: templateId, name: 'Secret Linnet', ...template });
+  const groupId = v7();
+  await owner.call('put', `/groups/${groupId}`, { version: 0, name: 'Secret Linnet', members: [studentId] });
   ids = {
+    templateId,
+    groupId,
     muteId,
     songId,
     exerciseId: 'secret-linnet',
@@ -95,6 +102,16 @@ function bodyFor(path: string, method: Method): object | undefined {
     return { version: 1, exercise: { ...shippedExercises()[0], id: 'secret-linnet', name: 'Taken' } };
   if (path === '/mutes') return { id: ids['muteId'], rule: 'key-jump', reason: 'taken' };
   if (path === '/songs/{songId}') return { version: 1, song: { name: 'Taken', events: [{ midi: 61, beats: 1 }] } };
+  if (path === '/templates')
+    return {
+      id: ids['templateId'],
+      name: 'Taken',
+      kind: 'lesson',
+      minutes: 5,
+      steps: [],
+      parts: [{ stage: 'cool', goals: [], mostLoad: 1 }],
+    };
+  if (path === '/groups/{groupId}') return { version: 1, name: 'Taken', members: [studentId] };
   if (path.endsWith('/archive')) return { isArchived: true };
   if (path === '/collections/{collectionId}') return { version: 0, name: 'Taken', exercises: [] };
   if (path.endsWith('/condition')) return { day: '2026-11-25', conditions: ['tired'] };
@@ -121,6 +138,8 @@ const LISTS = [
   '/mutes',
   '/songs',
   '/collections',
+  '/templates',
+  '/groups',
   '/exercises/imports',
 ];
 const everything = (): Promise<Response[]> => Promise.all(LISTS.map((path) => owner.call('get', path)));

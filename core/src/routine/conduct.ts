@@ -172,6 +172,13 @@ function swap(state: RunState, step: RunStep): RunState {
   return { ...state, steps, keyIndex: 0, marks: [], begun: false, turned: false, phase: 'singing' };
 }
 
+/** Blocks before the step that has not begun. */
+function withRepairs(state: RunState, blocks: readonly RunStep[]): RunState {
+  if (state.begun) return state;
+  const { steps, stepIndex } = state;
+  return { ...state, isReadyAsked: true, steps: [...steps.slice(0, stepIndex), ...blocks, ...steps.slice(stepIndex)] };
+}
+
 /**
  * What a run becomes by one act of the teacher. A step begins with its first `next`, after it was explained; from then on
  * a key that is left counts as sung, and a skipped one is kept as left out.
@@ -197,6 +204,8 @@ export function conduct(state: RunState, action: RunAction): RunState {
       return state.phase === 'stopped' ? swap(state, action.step) : state;
     case 'refit':
       return { ...state, steps: [...state.steps.slice(0, firstToCome(state)), ...action.steps] };
+    case 'ready':
+      return withRepairs(state, action.steps);
     case 'next':
       return state.begun ? advance(enter(state, action.id, 'sung')) : { ...state, begun: true };
     case 'skip':

@@ -24,7 +24,8 @@ export interface CopiedRoutine {
 /** What was set for one voice and one teacher’s eyes: it does not go with a copy. */
 const OF_ONE_VOICE: ReadonlySet<string> = new Set(['start', 'floor', 'ceiling', 'struck', 'added', 'note']);
 
-function forAnyVoice(settings: StepSettings): StepSettings {
+/** Settings that mean the same for every voice. */
+export function forAnyVoice(settings: StepSettings): StepSettings {
   return Object.fromEntries(Object.entries(settings).filter(([name]) => !OF_ONE_VOICE.has(name)));
 }
 

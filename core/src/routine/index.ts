@@ -2,7 +2,7 @@ export { canGoHome, canTurnBack, conduct, currentKey, currentStep, fewMore } fro
 export { asTaught } from './as-taught.ts';
 export { fitToBudget, type Fit, type FitStep } from './fit-to-budget.ts';
 export { fillRecipe } from './fill-recipe.ts';
-export { RECIPES, type Recipe } from './recipes.data.ts';
+export { RECIPES, type Recipe, type RecipePart } from './recipes.data.ts';
 export { leftOutToday, type DayAllowance } from './allowed-today.ts';
 export { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
 export {
@@ -20,6 +20,11 @@ export { occasionOf, ROUTINE_KINDS, servesGoals, type RoutineKind } from './kind
 export { answersCracks, judgesSound } from './by-approach.ts';
 export { historyOf, type PastExercise, type PastRun, type StudentHistory } from './history.ts';
 export { weightedMinutes } from './load.ts';
+export { approachChanges, type ApproachChange, type StepChange } from './approach-changes.ts';
+export { groupSettings, layGroup, type GroupMember, type GroupStep } from './lay-group.ts';
+export { isReadyDue, repairsFor, type Repair } from './ready.ts';
+export { MOST_READY_QUESTIONS, READY_GLIDE, USUAL_READY_QUESTIONS, type ReadyQuestion } from './ready.data.ts';
+export { recipeParts, templateSteps } from './template.ts';
 export { keysOf, mannerThatWorked, type KeyWay } from './key-ways.ts';
 export { layRoutine } from './lay-routine.ts';
 export { isSingable, layStep, USUAL_SET_UP } from './lay-step.ts';

@@ -39,15 +39,18 @@ export function refitRun(
   const toCome = state.steps.slice(firstToCome(state));
   const planned = toCome.reduce((sum, step) => sum + step.seconds, 0);
   if (planned <= seconds) return { steps: toCome, seconds: planned, cuts: [], fits: true };
+  // A block that mends something is not of the routine, and stays.
+  const blocks = toCome.filter(({ stepId }) => !routine.some(({ id }) => id === stepId));
+  const inBlocks = blocks.reduce((sum, step) => sum + step.seconds, 0);
   const ids = new Set(toCome.map(({ stepId }) => stepId));
   // What is over stays in its place, so that the rest is laid as far on in the routine as it is.
   const whole = routine.map((step) => (ids.has(step.id) ? step : { ...step, locked: true }));
   const behind = layRoutine(whole, context)
     .steps.filter(({ id }) => !ids.has(id))
     .reduce((sum, step) => sum + step.seconds, 0);
-  const fitted = fitRoutine(whole, behind + seconds, context, { mayDrop: true, neverLonger: true });
+  const fitted = fitRoutine(whole, behind + seconds - inBlocks, context, { mayDrop: true, neverLonger: true });
   const laid = layRoutine(fitted.steps, context).steps.filter(({ id, problem }) => ids.has(id) && !problem);
-  const steps = laid.map(runStepOf);
+  const steps = [...blocks, ...laid.map(runStepOf)];
   const cuts = toCome.flatMap(({ stepId, name, seconds: from }): readonly Cut[] => {
     const to = steps.find((step) => step.stepId === stepId)?.seconds ?? 0;
     return to < from ? [{ stepId, name, from, to }] : [];

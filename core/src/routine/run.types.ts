@@ -88,6 +88,8 @@ export interface RunState {
   readonly stops: readonly { readonly stepId: string; readonly mark: StopCause }[];
   /** The step was explained and has begun. */
   readonly begun: boolean;
+  /** Whether the voice is ready to cool down was asked. */
+  readonly isReadyAsked?: boolean;
   /** The ladder was turned round by hand; the plan no longer goes up. */
   readonly turned: boolean;
 }
@@ -103,6 +105,8 @@ export type RunAction =
   | { readonly type: 'swap'; readonly step: RunStep }
   /** What is still to come, fitted to the time that is left. */
   | { readonly type: 'refit'; readonly steps: readonly RunStep[] }
+  /** The voice was asked about before the cool-down; what mends it comes first. */
+  | { readonly type: 'ready'; readonly steps: readonly RunStep[] }
   /** Who sounds from this key to the end of the step, as the teacher wants it. */
   | { readonly type: 'help'; readonly help: Help }
   /** So many keys further, then home; `seconds` are left for them. */

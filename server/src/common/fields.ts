@@ -3,6 +3,7 @@ import { ApiProperty } from '@nestjs/swagger';
 import { Transform, Type as TypeOf } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsIn,
@@ -180,6 +181,17 @@ export function Id(options: FieldOptions = {}): PropertyDecorator {
     ApiProperty({ type: String, format: 'uuid', required: !options.optional }),
     IsUUID('all', { message: 'is not an id' }),
     presence(options),
+  );
+}
+
+/** A list of ids. */
+export function Ids(least: number, most: number): PropertyDecorator {
+  return applyDecorators(
+    ApiProperty({ type: String, format: 'uuid', isArray: true }),
+    IsArray({ message: 'is not a list' }),
+    ArrayMinSize(least, { message: `has at least ${String(least)} of them` }),
+    ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
+    IsUUID('all', { each: true, message: 'holds only ids' }),
   );
 }
 

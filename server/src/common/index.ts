@@ -7,6 +7,7 @@ export {
   Flag,
   Formed,
   Id,
+  Ids,
   Instant,
   Named,
   Part,

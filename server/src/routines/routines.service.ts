@@ -91,7 +91,8 @@ export class RoutinesService {
     if (!(await this.scope.of(Routine, studioId).delete({ id }))) throw notFound('routine');
   }
 
-  private async checkSteps(studioId: string, steps: RoutineFieldsDto['steps']): Promise<void> {
+  /** Refuses steps whose exercise is not on the shelf, with the step. */
+  async checkSteps(studioId: string, steps: RoutineFieldsDto['steps']): Promise<void> {
     if (steps.every(({ exerciseId }) => this.exercises.isShipped(exerciseId))) return;
     const shelf = new Set((await this.exercises.list(studioId)).map((exercise) => exercise.id));
     const index = steps.findIndex(({ exerciseId }) => !shelf.has(exerciseId));

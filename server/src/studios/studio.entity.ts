@@ -1,4 +1,4 @@
-import type { NoteNaming, RuleChanges } from '@soft-lark/core';
+import type { NoteNaming, ReadyQuestion, RuleChanges } from '@soft-lark/core';
 import { Column, CreateDateColumn, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('studio')
@@ -27,6 +27,10 @@ export class Studio {
   /** How notes are named on every screen. */
   @Column('jsonb', { name: 'note_naming' })
   noteNaming!: Required<NoteNaming>;
+
+  /** Asked before the cool-down; null where the usual ones are. */
+  @Column('jsonb', { name: 'ready_questions', nullable: true })
+  readyQuestions!: ReadyQuestion[] | null;
 
   @Column('integer')
   version!: number;

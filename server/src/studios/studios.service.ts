@@ -4,11 +4,19 @@ import { DataSource, Repository } from 'typeorm';
 import { v7 } from 'uuid';
 import { Clock, isTimeZone, Problem, staleWrite, type SignedIn } from '../common/index.ts';
 import { Account } from './account.entity.ts';
-import { changeRules } from '@soft-lark/core';
-import type { NoteNamingDto, SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
+import { changeRules, USUAL_READY_QUESTIONS } from '@soft-lark/core';
+import type {
+  NoteNamingDto,
+  ReadyQuestionDto,
+  SessionDto,
+  SignInDto,
+  SignUpDto,
+  StudioDto,
+} from './dto/studios.dto.ts';
 import { hashPassword, isPassword } from './passwords.ts';
 import { Studio } from './studio.entity.ts';
 
+const usualReady = (): ReadyQuestionDto[] => USUAL_READY_QUESTIONS.map((question) => ({ ...question }));
 const USUAL_NAMING: NoteNamingDto = { scheme: 'scientific', spelling: 'usual', middleDo: 4 };
 
 @Injectable()
@@ -33,10 +41,9 @@ export class StudiosService {
   }
 
   async settings(studioId: string): Promise<StudioDto> {
-    const { name, timeZone, approach, rules, noteNaming, version } = await this.studios.findOneByOrFail({
-      id: studioId,
-    });
-    return { name, timeZone, approach, rules, noteNaming, version };
+    const { readyQuestions, ...studio } = await this.studios.findOneByOrFail({ id: studioId });
+    const { name, timeZone, approach, rules, noteNaming, version } = studio;
+    return { name, timeZone, approach, rules, noteNaming, readyQuestions: readyQuestions ?? usualReady(), version };
   }
 
   /** Changes the studio's settings; a rule table that makes no sense is refused with its row. */
@@ -65,6 +72,7 @@ export class StudiosService {
         approach: {},
         rules: {},
         noteNaming: USUAL_NAMING,
+        readyQuestions: null,
         version: 1,
       });
       await manager.insert(Account, { id: signedIn.accountId, studioId: signedIn.studioId, name, email, passwordHash });
@@ -96,7 +104,7 @@ export class StudiosService {
     ]);
     if (!account || !studio)
       throw new Problem(401, 'SIGNED_OUT', 'This account is not there any more.', { remedy: 'Sign in again.' });
-    const { name: studioName, timeZone, isDemo, approach, rules, noteNaming } = studio;
+    const { name: studioName, timeZone, isDemo, approach, rules, noteNaming, readyQuestions } = studio;
     return {
       name: account.name,
       studioName,
@@ -105,6 +113,7 @@ export class StudiosService {
       approach,
       rules,
       noteNaming,
+      readyQuestions: readyQuestions ?? usualReady(),
       fixedNow: this.clock.fixed,
       today: this.clock.today(timeZone).date,
     };

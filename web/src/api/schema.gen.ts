@@ -452,6 +452,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Templates_list"];
+        put?: never;
+        post: operations["Templates_keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/{templateId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["Templates_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Groups_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groups/{groupId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["Groups_change"];
+        post?: never;
+        delete: operations["Groups_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/students/{studentId}/range-checks": {
         parameters: {
             query?: never;
@@ -631,6 +695,10 @@ export interface components {
             spelling: "usual" | "sharps" | "flats";
             middleDo: number;
         };
+        ReadyQuestionDto: {
+            text: string;
+            goal: string;
+        };
         SessionDto: {
             name: string;
             studioName: string;
@@ -643,6 +711,7 @@ export interface components {
                 [key: string]: number;
             };
             noteNaming: components["schemas"]["NoteNamingDto"];
+            readyQuestions: components["schemas"]["ReadyQuestionDto"][];
             /** Format: date-time */
             fixedNow: string | null;
             /** Format: date */
@@ -663,6 +732,7 @@ export interface components {
                 [key: string]: number;
             };
             noteNaming: components["schemas"]["NoteNamingDto"];
+            readyQuestions: components["schemas"]["ReadyQuestionDto"][];
             version: number;
         };
         NewPasswordDto: {
@@ -1045,6 +1115,47 @@ export interface components {
             studentId?: string;
             /** Format: uuid */
             routineId?: string;
+        };
+        RecipePartDto: {
+            /** @enum {string} */
+            stage: "settle" | "breath" | "release" | "occluded" | "resonance" | "onset" | "middle" | "registers" | "range" | "agility" | "dynamics" | "tone" | "words" | "style" | "cool";
+            goals: string[];
+            mostLoad: number;
+            keep?: boolean;
+        };
+        TemplateDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** @enum {string} */
+            kind: "lesson" | "home" | "late" | "performance" | "cool-down";
+            minutes: number;
+            steps: components["schemas"]["RoutineStepDto"][];
+            parts: components["schemas"]["RecipePartDto"][];
+            /** Format: date-time */
+            savedAt: string;
+        };
+        NewTemplateDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** @enum {string} */
+            kind: "lesson" | "home" | "late" | "performance" | "cool-down";
+            minutes: number;
+            steps: components["schemas"]["RoutineStepDto"][];
+            parts: components["schemas"]["RecipePartDto"][];
+        };
+        GroupDto: {
+            version: number;
+            name: string;
+            members: string[];
+            /** Format: uuid */
+            id: string;
+        };
+        ChangedGroupDto: {
+            version: number;
+            name: string;
+            members: string[];
         };
         RangeCheckDto: {
             low: number;
@@ -2983,6 +3094,130 @@ export interface operations {
             header?: never;
             path: {
                 muteId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    Templates_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateDto"][];
+                };
+            };
+        };
+    };
+    Templates_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTemplateDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateDto"];
+                };
+            };
+        };
+    };
+    Templates_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                templateId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    Groups_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupDto"][];
+                };
+            };
+        };
+    };
+    Groups_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                groupId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedGroupDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupDto"];
+                };
+            };
+        };
+    };
+    Groups_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                groupId: string;
             };
             cookie?: never;
         };

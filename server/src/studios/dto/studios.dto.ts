@@ -1,13 +1,14 @@
 import {
   APPROACH_CHOICES,
   isRulePath,
+  MOST_READY_QUESTIONS,
   NOTE_SCHEMES,
   type KeySpelling,
   type NoteScheme,
   type RuleChanges,
 } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { Choice, Formed, Named, Part, Text, Whole } from '../../common/index.ts';
+import { Choice, Formed, Named, Part, Parts, Text, Whole } from '../../common/index.ts';
 
 const EMAIL = /^[^\s@]{1,64}@[^\s@]{1,180}\.[^\s@]{2,24}$/;
 
@@ -62,6 +63,15 @@ export class NoteNamingDto {
   middleDo!: number;
 }
 
+/** A question asked before the cool-down, and what a no asks for. */
+export class ReadyQuestionDto {
+  @Text({ max: 120 })
+  text!: string;
+
+  @Formed(/^[a-z]+(-[a-z]+)*$/, 'is a goal of the shelf')
+  goal!: string;
+}
+
 class StudioFieldsDto {
   @Text({ max: 120 })
   name!: string;
@@ -77,6 +87,9 @@ class StudioFieldsDto {
 
   @Part(() => NoteNamingDto)
   noteNaming!: NoteNamingDto;
+
+  @Parts(() => ReadyQuestionDto, MOST_READY_QUESTIONS)
+  readyQuestions!: ReadyQuestionDto[];
 }
 
 /** The studio's own settings. */
@@ -137,6 +150,9 @@ export class SessionDto {
 
   @ApiProperty({ type: NoteNamingDto })
   noteNaming!: NoteNamingDto;
+
+  @ApiProperty({ type: () => ReadyQuestionDto, isArray: true })
+  readyQuestions!: ReadyQuestionDto[];
 
   /** The instant that stands in for now, where one was fixed. */
   @ApiProperty({ type: String, format: 'date-time', nullable: true })

@@ -1,0 +1,68 @@
+import { isDeepStrictEqual } from 'node:util';
+import { Injectable } from '@nestjs/common';
+import { notFound, Problem, staleWrite } from '../common/index.ts';
+import { StudioScope } from '../database/index.ts';
+import { StudentsService } from '../students/index.ts';
+import type { ChangedGroupDto, GroupDto } from './dto/groups.dto.ts';
+import { GroupMember } from './group-member.entity.ts';
+import { SingerGroup } from './group.entity.ts';
+
+/** Pairs and small groups of a studio. */
+@Injectable()
+export class GroupsService {
+  constructor(
+    private readonly scope: StudioScope,
+    private readonly students: StudentsService,
+  ) {}
+
+  /** By name. */
+  async list(studioId: string): Promise<GroupDto[]> {
+    const [groups, members] = await Promise.all([
+      this.scope.of(SingerGroup, studioId).find({ order: { name: 'ASC' } }),
+      this.scope.of(GroupMember, studioId).find({ order: { position: 'ASC' } }),
+    ]);
+    return groups.map(({ id, name, version }) => ({
+      id,
+      name,
+      version,
+      members: members.filter(({ groupId }) => groupId === id).map(({ studentId }) => studentId),
+    }));
+  }
+
+  async get(studioId: string, id: string): Promise<GroupDto> {
+    const group = (await this.list(studioId)).find((one) => one.id === id);
+    if (!group) throw notFound('group');
+    return group;
+  }
+
+  async change(studioId: string, id: string, { version, name, members }: ChangedGroupDto): Promise<GroupDto> {
+    await this.checkMembers(studioId, members);
+    await this.scope.transaction(async (manager) => {
+      const groups = this.scope.of(SingerGroup, studioId, manager);
+      const next = { name, version: version + 1 };
+      const isKept =
+        version === 0 ? (await groups.insertNew([{ id, ...next }])) > 0 : await groups.update({ id, version }, next);
+      if (!isKept) return;
+      const rows = this.scope.of(GroupMember, studioId, manager);
+      await rows.delete({ groupId: id });
+      await rows.insertNew(members.map((studentId, position) => ({ groupId: id, studentId, position })));
+    });
+    const current = await this.get(studioId, id);
+    // An answer that was lost on the way is asked for again: the same content is no conflict.
+    if (!isDeepStrictEqual([current.name, current.members], [name, members])) throw staleWrite('group', current);
+    return current;
+  }
+
+  async remove(studioId: string, id: string): Promise<void> {
+    if (!(await this.scope.of(SingerGroup, studioId).delete({ id }))) throw notFound('group');
+  }
+
+  private async checkMembers(studioId: string, members: readonly string[]): Promise<void> {
+    const known = new Set((await this.students.list(studioId)).map(({ id }) => id));
+    if (members.some((id) => !known.has(id))) throw notFound('student');
+    if (new Set(members).size < members.length)
+      throw new Problem(422, 'INVALID', 'One singer is in the group twice.', {
+        errors: [{ field: 'members', message: 'holds each singer once' }],
+      });
+  }
+}

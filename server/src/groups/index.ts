@@ -1,0 +1,2 @@
+export { GroupsModule } from './groups.module.ts';
+export { GroupsService } from './groups.service.ts';

@@ -1,0 +1,48 @@
+import { ROUTINE_KINDS, STAGES, type RoutineKind, type Stage } from '@soft-lark/core';
+import { ApiProperty } from '@nestjs/swagger';
+import { Choice, Flag, Id, Parts, Text, Texts, Whole } from '../../common/index.ts';
+import { RoutineStepDto } from '../../routines/index.ts';
+
+/** One place of a recipe: a stage, what it should serve, and how much it may ask. */
+export class RecipePartDto {
+  @Choice(STAGES)
+  stage!: Stage;
+
+  @Texts(12, 60)
+  goals!: string[];
+
+  @Whole(0, 5)
+  mostLoad!: number;
+
+  /** Stays when time is short. */
+  @Flag({ optional: true })
+  keep?: boolean;
+}
+
+/** A template of the studio's own: either its steps as they are, or the places of a recipe. */
+export class NewTemplateDto {
+  @Id()
+  id!: string;
+
+  @Text({ max: 120 })
+  name!: string;
+
+  @Choice(ROUTINE_KINDS)
+  kind!: RoutineKind;
+
+  @Whole(1, 120)
+  minutes!: number;
+
+  /** Empty where it is a recipe. */
+  @Parts(() => RoutineStepDto, 60)
+  steps!: RoutineStepDto[];
+
+  /** Empty where it is kept as it is. */
+  @Parts(() => RecipePartDto, 60)
+  parts!: RecipePartDto[];
+}
+
+export class TemplateDto extends NewTemplateDto {
+  @ApiProperty({ type: String, format: 'date-time' })
+  savedAt!: string;
+}

@@ -1,0 +1,1 @@
+export { TemplatesModule } from './templates.module.ts';
