@@ -51,7 +51,7 @@ function changeOf(before: LaidStep, after: LaidStep, from: Approach, to: Approac
     name: before.exercise.name,
     cuesGone,
     cuesNew,
-    ...(isOut && { leftOut: after.problem?.message ?? '' }),
+    ...(isOut && { leftOut: after.problem.message }),
     ...(isBack && { isBack }),
     ...(!isOut && !isBack && { ...(travel && { travel }), ...(keys && { keys }), ...(seconds && { seconds }) }),
   };

@@ -129,6 +129,20 @@ export const bench = {
     leftOut_other: '{{count}} exercises could not be taken',
     leftOutList: 'What the draft left out, and why',
   },
+  templates: {
+    open: 'Templates',
+    name: 'Keep this routine as',
+    way: 'How',
+    recipe: 'A recipe',
+    'as-it-is': 'As it is',
+    about: {
+      recipe: 'Stage by stage; each voice gets the exercises that suit it that day.',
+      'as-it-is': 'With these exercises, placed anew for each voice.',
+    },
+    keep: 'Keep the template',
+    kept: 'Templates of the studio',
+    remove: 'Remove the template “{{name}}”',
+  },
   mute: {
     open: 'Mute …',
     scope: 'Where it is muted',

@@ -8,7 +8,7 @@ export const settings = {
   undo: 'Leave it as it was',
   stale: 'The settings were changed in another window. Yours are kept below.',
   approachHint:
-    'Teachers differ; none of this is right or wrong. Cues and the travel of ladders follow these answers. Each student can have answers of their own.',
+    'Teachers differ; none of this is right or wrong. Cues, the travel of ladders, drafts and what the review checks follow these answers. Each student can have answers of their own.',
   rulesHint:
     'What every limit rests on. Usual teaching references; schools differ, and every figure is yours to change. A line in a ledger says whose figure it used.',
   noteNames: 'Note names',
@@ -36,6 +36,29 @@ export const settings = {
       highestUsual: 'Highest usual',
     },
     trebles: { 'treble to 6': 'treble, 4–6', 'treble to 9': 'treble, 7–9', 'treble to 12': 'treble, 10–12' },
+  },
+  preview: {
+    title: 'What this would alter',
+    nothing: 'Nothing in the routines there are.',
+    count_one: 'One routine on a plain day. Nothing is changed before it is saved.',
+    count_other: '{{count}} routines on a plain day. Nothing is changed before it is saved.',
+    steps_one: 'one step',
+    steps_other: '{{count}} steps',
+    leftOut: 'cannot be done any more',
+    back: 'can be done again',
+    keys: '{{from}} → {{to}} keys',
+    cueGone: 'no more “{{cue}}”',
+    cueNew: 'now “{{cue}}”',
+    findingNew: 'The review would say:',
+    findingGone: 'The review would no longer say:',
+  },
+  ready: {
+    title: 'Asked before the cool-down',
+    question: 'Question {{number}}',
+    empty: 'Write the question, or take it out',
+    goal: 'A no is answered with',
+    add: 'Ask one more',
+    remove: 'Take out question {{number}}',
   },
   rules: { rule: 'Rule', figure: 'Figure', unit: 'In', source: 'Source', back: 'Back to {{figure}}' },
   groups: {

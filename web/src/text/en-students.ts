@@ -25,6 +25,8 @@ export const students = {
   newRoutine: 'New routine',
   draftRoutine: 'Draft one',
   readyMade: 'Ready-made',
+  ownTemplates: 'Of the studio',
+  shippedTemplates: 'To begin with',
   edit: 'Change the file',
   check: 'Range check',
   history: {

@@ -19,6 +19,7 @@ import { ReviewList } from './review-list.tsx';
 import { StaleCard } from './stale-card.tsx';
 import { StepPanel } from './step-panel.tsx';
 import { StepReasons } from './step-reasons.tsx';
+import { Templates } from './templates.tsx';
 import { ThinkBar } from './think-bar.tsx';
 import { useBench } from './use-bench.ts';
 import { useOrderActs } from './use-order-acts.tsx';
@@ -126,6 +127,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
         tools={
           <Group gap={4} wrap="nowrap">
             <CopyTo routine={routine} studentId={student.id} context={thinking.context} />
+            <Templates routine={routine} shelf={shelf} />
             <History routineId={server.id} routine={routine} laid={laid} context={thinking.context} act={act} />
           </Group>
         }

@@ -1,5 +1,13 @@
 import { Button } from '@mantine/core';
-import { asTaught, currentKey, currentStep, judgesSound, secondsLeft, type Exercise } from '@soft-lark/core';
+import {
+  asTaught,
+  currentKey,
+  currentStep,
+  isReadyDue,
+  judgesSound,
+  secondsLeft,
+  type Exercise,
+} from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -16,6 +24,7 @@ import { LessTime } from './less-time.tsx';
 import { MarkButtons } from './mark-buttons.tsx';
 import { NowPanel } from './now-panel.tsx';
 import type { KeptRun } from '../../runs/run-store.ts';
+import { ReadyCard } from './ready-card.tsx';
 import { SayBand } from './say-band.tsx';
 import { SoundState } from './sound-state.tsx';
 import { StopCard } from './stop-card.tsx';
@@ -41,7 +50,7 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
   const approach = approachFor(useQuery(sessionQuery).data, today.student);
   const written = step && shelf.get(step.exerciseId);
   const marks = written && !judgesSound(written, approach) ? EASE_MARKS : MARK_KEYS;
-  useRunKeys(running, state, marks, !isStopped);
+  useRunKeys(running, state, marks, !isStopped && !isReadyDue(state, shelf));
   if (!step) return null;
   const exercise = written && asTaught(written, { approach });
   const isPaused = state.phase === 'paused';
@@ -92,6 +101,9 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
         <ActButtons running={running} state={state} />
       </footer>
       <KeySheet />
+      {isReadyDue(state, shelf) && (
+        <ReadyCard running={running} run={run} routine={routine} today={today} shelf={shelf} />
+      )}
       {isStopped && <StopCard running={running} run={run} today={today} shelf={shelf} />}
     </main>
   );

@@ -19,7 +19,7 @@ import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts
 import { pitchesOf } from './run-plan.ts';
 import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
 
-type Act = Exclude<RunAction['type'], 'mark' | 'effort' | 'swap' | 'help' | 'then-home' | 'refit'>;
+type Act = Exclude<RunAction['type'], 'mark' | 'effort' | 'swap' | 'help' | 'then-home' | 'refit' | 'ready'>;
 
 export interface Running {
   readonly act: (type: Act) => void;
@@ -38,6 +38,8 @@ export interface Running {
   readonly thenHome: (more: number) => void;
   /** Goes on with what is left, fitted to another time. */
   readonly refit: (steps: readonly RunStep[]) => void;
+  /** The questions before the cool-down are answered; these blocks come first. */
+  readonly mend: (blocks: readonly RunStep[]) => void;
   /** A note is being held; the next tap lets it go. */
   readonly isHeld: boolean;
 }
@@ -143,6 +145,13 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id],
   );
+  const mend = useCallback<Running['mend']>(
+    (blocks) => {
+      void loadPiano(pitchesOf({ ...run.state, steps: blocks }));
+      actOnRun(run.id, { type: 'ready', steps: blocks }, new Date());
+    },
+    [run.id, run.state],
+  );
   const thenHome = useCallback<Running['thenHome']>(
     (more) => {
       actOnRun(run.id, { type: 'then-home', more, seconds: room, id: v7() }, new Date());
@@ -156,5 +165,5 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id, run.state],
   );
-  return { act, mark, help, effort, swap, elapsed, isHeld, room, thenHome, refit };
+  return { act, mark, help, effort, swap, elapsed, isHeld, room, thenHome, refit, mend };
 }

@@ -14,7 +14,9 @@ import { RangeEditor } from '../../ui/range-editor.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { AccountSettings } from './account-settings.tsx';
+import { ApproachPreview } from './approach-preview.tsx';
 import { NamingFields } from './naming-fields.tsx';
+import { ReadyFields } from './ready-fields.tsx';
 import classes from './settings.module.css';
 
 const TABS = ['studio', 'approach', 'rules', 'account'] as const;
@@ -105,6 +107,15 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Ex
               setEdited({ ...edited, approach: { ...approach } });
             }}
           />
+          {edited.approach !== studio.approach && (
+            <ApproachPreview approachOf={({ voice }) => ({ ...edited.approach, ...voice.approach })} />
+          )}
+          <ReadyFields
+            questions={edited.readyQuestions}
+            onChange={(questions) => {
+              setEdited({ ...edited, readyQuestions: [...questions] });
+            }}
+          />
         </>
       )}
       {tab === 'rules' && (
@@ -157,7 +168,7 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Ex
       <Group className={classes['save'] ?? ''}>
         <Button
           variant="filled"
-          disabled={edited === studio}
+          disabled={edited === studio || edited.readyQuestions.some(({ text }) => text.trim() === '')}
           loading={save.isPending}
           onClick={() => {
             save.mutate(edited);

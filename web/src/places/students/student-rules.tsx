@@ -12,6 +12,7 @@ import { ConfirmDelete } from '../../ui/confirm-delete.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { RangeEditor } from '../../ui/range-editor.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
+import { ApproachPreview } from '../settings/approach-preview.tsx';
 
 function DeleteStudent({ student }: { readonly student: Student }): ReactElement {
   const { t } = useTranslation();
@@ -71,6 +72,9 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
           setApproach({ ...answers });
         }}
       />
+      {approach !== student.voice.approach && (
+        <ApproachPreview studentId={student.id} approachOf={() => ({ ...studio?.approach, ...approach })} />
+      )}
       <Title order={2} fz={21}>
         {t('students.rulesTitle')}
       </Title>

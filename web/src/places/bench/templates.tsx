@@ -1,0 +1,150 @@
+import { ActionIcon, Button, Group, Modal, Radio, Stack, TextInput, Tooltip } from '@mantine/core';
+import { useDisclosure } from '@mantine/hooks';
+import { recipeParts, templateSteps, type Exercise } from '@soft-lark/core';
+import { IconTemplate, IconTrash } from '@tabler/icons-react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { v7 } from 'uuid';
+import { stepsOf } from '../../api/routines.queries.ts';
+import { keepTemplate, removeTemplate, templatesQuery, type Template } from '../../api/templates.queries.ts';
+import { FormProblem } from '../../ui/form-problem.tsx';
+import type { EditedRoutine } from './bench.reducer.ts';
+import classes from './bench.module.css';
+
+interface TemplatesProps {
+  readonly routine: EditedRoutine;
+  readonly shelf: ReadonlyMap<string, Exercise>;
+}
+
+const WAYS = ['recipe', 'as-it-is'] as const;
+type Way = (typeof WAYS)[number];
+
+/** What is kept already, each with a way to let it go. */
+function Kept({ templates }: { readonly templates: readonly Template[] }): ReactElement | null {
+  const { t } = useTranslation();
+  const queries = useQueryClient();
+  const remove = useMutation({
+    mutationFn: removeTemplate,
+    onSettled: () => queries.invalidateQueries({ queryKey: templatesQuery.queryKey }),
+  });
+  if (templates.length === 0) return null;
+  return (
+    <>
+      <FormProblem error={remove.error} />
+      <ul className={classes['templates']} aria-label={t('bench.templates.kept')}>
+        {templates.map(({ id, name, parts, minutes }) => (
+          <li key={id}>
+            <b>{name}</b>
+            <span>
+              {t(`bench.templates.${parts.length > 0 ? 'recipe' : 'as-it-is'}`)} ·{' '}
+              {t('today.minutes', { count: minutes })}
+            </span>
+            <ActionIcon
+              aria-label={t('bench.templates.remove', { name })}
+              onClick={() => {
+                remove.mutate(id);
+              }}
+            >
+              <IconTrash size={17} />
+            </ActionIcon>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** Keeps the routine as a template: as a recipe that is filled for each voice, or with the steps it has. */
+export function Templates({ routine, shelf }: TemplatesProps): ReactElement {
+  const { t } = useTranslation();
+  const queries = useQueryClient();
+  const [isOpen, { open, close }] = useDisclosure(false);
+  const [name, setName] = useState('');
+  const [way, setWay] = useState<Way>('recipe');
+  const templates = useQuery(templatesQuery).data ?? [];
+  const { kind, minutes, steps } = routine;
+  const keep = useMutation({
+    mutationFn: () =>
+      keepTemplate({
+        id: v7(),
+        name: name.trim(),
+        kind,
+        minutes,
+        steps: way === 'as-it-is' ? stepsOf(templateSteps(steps, v7)) : [],
+        parts:
+          way === 'recipe'
+            ? recipeParts(steps, shelf).map(({ goals, ...part }) => ({ ...part, goals: [...goals] }))
+            : [],
+      }),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: templatesQuery.queryKey });
+      setName('');
+    },
+  });
+  return (
+    <>
+      <Tooltip label={t('bench.templates.open')}>
+        <ActionIcon
+          aria-label={t('bench.templates.open')}
+          onClick={() => {
+            setName(routine.name);
+            open();
+          }}
+        >
+          <IconTemplate size={19} />
+        </ActionIcon>
+      </Tooltip>
+      <Modal opened={isOpen} onClose={close} title={t('bench.templates.open')} size="lg">
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            keep.mutate();
+          }}
+        >
+          <Stack gap="sm">
+            <TextInput
+              label={t('bench.templates.name')}
+              maxLength={120}
+              value={name}
+              onChange={({ currentTarget }) => {
+                setName(currentTarget.value);
+              }}
+            />
+            <Radio.Group
+              label={t('bench.templates.way')}
+              value={way}
+              onChange={(value) => {
+                setWay(WAYS.find((one) => one === value) ?? 'recipe');
+              }}
+            >
+              <Stack gap={6} pt={6}>
+                {WAYS.map((one) => (
+                  <Radio
+                    key={one}
+                    value={one}
+                    label={t(`bench.templates.${one}`)}
+                    description={t(`bench.templates.about.${one}`)}
+                  />
+                ))}
+              </Stack>
+            </Radio.Group>
+            <FormProblem error={keep.error} />
+            <Group justify="flex-end">
+              <Button onClick={close}>{t('app.close')}</Button>
+              <Button
+                type="submit"
+                variant="filled"
+                disabled={name.trim() === '' || steps.length === 0}
+                loading={keep.isPending}
+              >
+                {t('bench.templates.keep')}
+              </Button>
+            </Group>
+          </Stack>
+        </form>
+        <Kept templates={templates} />
+      </Modal>
+    </>
+  );
+}
