@@ -38,6 +38,7 @@ export {
   practiceForms,
   type PracticeForm,
   spellSemitones,
+  MARK_KINDS,
   type MarkKind,
   type Mode,
   type Pattern,

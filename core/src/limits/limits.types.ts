@@ -115,6 +115,8 @@ export interface LimitContext {
     readonly kind?: ExerciseKind;
     readonly quiet?: boolean;
     readonly register: Register;
+    /** Semitones from the highest heavy note up to the top of the pattern, where notes have a register of their own; infinite where none is heavy. */
+    readonly heavyBelowTop?: number;
     readonly isNew?: boolean;
     readonly extendsRange?: boolean;
     readonly grit?: boolean;

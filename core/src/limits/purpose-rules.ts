@@ -48,13 +48,14 @@ export const modest: Rule = (ledger, facts) => {
   return cap(ledger, 'ceiling', modestTop(facts, ledger.floor), line);
 };
 
-/** 7. Heavy register ends at the belt ceiling of the voice, and of its age. */
+/** 7. Heavy register ends at the belt ceiling of the voice, and of its age; lighter notes of the pattern may lie over it. */
 export const belt: Rule = (ledger, { context, rules }) => {
-  if (context.exercise.register !== 'heavy') return ledger;
-  const top = beltTopOf(context.voice, rules);
-  if (top === null) return ledger;
-  const usual = lineOf('belt', top.label, rules, top.figure);
-  return cap(ledger, 'ceiling', top.note, top.figure ? usual : { ...usual, source: TEACHER });
+  const { register, heavyBelowTop = register === 'heavy' ? 0 : undefined } = context.exercise;
+  const top = heavyBelowTop === undefined ? null : beltTopOf(context.voice, rules);
+  if (heavyBelowTop === undefined || top === null) return ledger;
+  const label = heavyBelowTop === 0 ? top.label : `its heavy notes: ${top.label}`;
+  const usual = lineOf('belt', label, rules, top.figure);
+  return cap(ledger, 'ceiling', top.note + heavyBelowTop, top.figure ? usual : { ...usual, source: TEACHER });
 };
 
 /** 7. Grit keeps off both ends. */

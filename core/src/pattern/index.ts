@@ -7,6 +7,7 @@ export { parsePattern } from './parse-pattern.ts';
 export { spellSemitones } from './degree.ts';
 export {
   isSounding,
+  MARK_KINDS,
   type MarkKind,
   type Mode,
   type Pattern,

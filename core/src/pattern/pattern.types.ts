@@ -17,8 +17,23 @@ export interface PatternEvent {
   readonly joined?: boolean;
 }
 
-/** How events are sung; data beside the events. */
-export type MarkKind = 'staccato' | 'legato' | 'straight' | 'vibrato' | 'crescendo' | 'decrescendo' | 'hold' | 'wait';
+/** How events can be sung; the last four are a register and a loudness of their own. */
+export const MARK_KINDS = [
+  'staccato',
+  'legato',
+  'straight',
+  'vibrato',
+  'crescendo',
+  'decrescendo',
+  'hold',
+  'wait',
+  'heavy',
+  'light',
+  'loud',
+  'soft',
+] as const;
+
+export type MarkKind = (typeof MARK_KINDS)[number];
 
 /** A mark on the events `first`–`last` (indexes into `events`, both included). */
 export interface PatternMark {

@@ -1,5 +1,5 @@
 import { isTooYoungForBelt, mayHaveGrit, USUAL_RULES, type RuleTable } from '../limits/index.ts';
-import { answerTo, type Approach, type Exercise } from '../shelf/index.ts';
+import { answerTo, hasHeavyNotes, type Approach, type Exercise } from '../shelf/index.ts';
 import { voiceOf, type Caution, type Condition, type VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.ts';
 import type { RoutineContext, StepProblem } from './routine.types.ts';
@@ -57,7 +57,7 @@ function againstCaution({ name, notWith }: Exercise, { cautions = [] }: VoiceFil
 
 function forTheYoung(exercise: Exercise, voice: VoiceFile, rules: RuleTable): StepProblem | null {
   const singer = voiceOf(voice);
-  const isBelt = exercise.register === 'heavy';
+  const isBelt = hasHeavyNotes(exercise);
   if (!(isBelt && isTooYoungForBelt(singer, rules)) && !(exercise.grit && !mayHaveGrit(singer, rules))) return null;
   return {
     code: 'NOT_FOR_YOUNG_VOICES',
@@ -77,7 +77,7 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
   const { conditions, allowance = 'all', breathOff = false, holdsOff = false, rules = USUAL_RULES } = day;
   const lasting = againstCaution(exercise, voice) ?? forTheYoung(exercise, voice, rules);
   if (lasting) return lasting;
-  if (conditions.includes('recovering') && (exercise.register === 'heavy' || exercise.grit)) {
+  if (conditions.includes('recovering') && (hasHeavyNotes(exercise) || exercise.grit)) {
     return {
       code: 'OFF_WHILE_RECOVERING',
       message: `“${exercise.name}” is belt or grit; both rest while the voice recovers.`,

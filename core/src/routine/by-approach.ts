@@ -43,3 +43,13 @@ export function answersCracks({ cues }: Pick<Exercise, 'cues'>, approach: Routin
   const answer = answerTo(approach, 'cracks');
   return answer === 'always-smooth' || (answer !== 'invited' && !cues.some((cue) => cue.approach === LETS_CRACK));
 }
+
+/** Whether a ladder goes on to the very limit, landing on it with a last key if need be. */
+export function goesToTheEnd(approach: RoutineContext['approach']): boolean {
+  return answerTo(approach, 'ladder-top') === 'any-register';
+}
+
+/** Whether the first sign of effort is where a ladder turns; the other schools let it go on to its limit. */
+export function turnsAtEffort(approach: RoutineContext['approach']): boolean {
+  return answerTo(approach, 'ladder-top') === 'first-effort';
+}

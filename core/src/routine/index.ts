@@ -17,7 +17,7 @@ export {
   type RecoveryDays,
 } from './gate.ts';
 export { occasionOf, ROUTINE_KINDS, servesGoals, type RoutineKind } from './kinds.ts';
-export { answersCracks, judgesSound } from './by-approach.ts';
+export { answersCracks, judgesSound, turnsAtEffort } from './by-approach.ts';
 export { historyOf, type PastExercise, type PastRun, type StudentHistory } from './history.ts';
 export { weightedMinutes } from './load.ts';
 export { approachChanges, type ApproachChange, type StepChange } from './approach-changes.ts';

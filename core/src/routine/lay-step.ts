@@ -9,7 +9,14 @@ import {
 } from '../ladder/index.ts';
 import { resolveLimits, USUAL_RULES, type LimitContext, type Limits } from '../limits/index.ts';
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
-import { overlayFor, patternOfWork, type Exercise, type PatternWork, type Work } from '../shelf/index.ts';
+import {
+  heavyBelowTop,
+  overlayFor,
+  patternOfWork,
+  type Exercise,
+  type PatternWork,
+  type Work,
+} from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
 import type {
   LaidLadder,
@@ -21,6 +28,7 @@ import type {
   StepSettings,
 } from './routine.types.ts';
 import { asTaught, isOlderVoice, openingPattern } from './as-taught.ts';
+import { goesToTheEnd } from './by-approach.ts';
 import { keyWays } from './key-ways.ts';
 import { leftOutToday } from './allowed-today.ts';
 import { turnedSiren, turnedWork } from './turn-by-condition.ts';
@@ -51,6 +59,7 @@ function limitContextOf(
   sungSteps: number,
 ): LimitContext {
   const { floor, ceiling } = settings;
+  const heavyBelow = heavyBelowTop(exercise);
   return {
     voice: voiceOf(context.voice),
     style: context.voice.style,
@@ -59,6 +68,7 @@ function limitContextOf(
       kind: exercise.work.kind,
       quiet: exercise.quiet,
       register: exercise.register,
+      ...(heavyBelow !== null && { heavyBelowTop: heavyBelow }),
       isNew: !context.known.has(exercise.id),
       extendsRange: exercise.extendsRange,
       grit: exercise.grit,
@@ -104,7 +114,7 @@ function layLadder(
     ...(returnStep !== undefined && { returnStep }),
     timesPerKey: (settings.timesPerKey ?? work.timesPerKey) * Math.max(1, manners.length),
     ...(maxKeys !== undefined && { maxKeys }),
-    touchLimit: settings.touchLimit ?? false,
+    touchLimit: settings.touchLimit ?? goesToTheEnd(context.approach),
     tempo: tempoOf(work, settings, context),
     cueBeats: work.cueBeats,
     restBeats: work.restBeats,

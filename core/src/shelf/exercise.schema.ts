@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { STAGES } from '../limits/index.ts';
-import { MODES, type Mode } from '../pattern/index.ts';
+import { MARK_KINDS, MODES, type Mode } from '../pattern/index.ts';
 import { NOISES } from './noises.data.ts';
 import { PULLS } from './pulls.data.ts';
 import { CAUTIONS, STYLES, VOICE_TYPES } from '../voice/index.ts';
@@ -32,7 +32,7 @@ const placement = z.discriminatedUnion('rule', [
 ]);
 
 const mark = z.strictObject({
-  kind: z.enum(['staccato', 'legato', 'straight', 'vibrato', 'crescendo', 'decrescendo', 'hold', 'wait']),
+  kind: z.enum(MARK_KINDS),
   first: z.int().min(0),
   last: z.int().min(0),
 });

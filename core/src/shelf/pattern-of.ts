@@ -19,8 +19,9 @@ export function spanOf({ work }: Pick<Exercise, 'work'>): number | null {
 }
 
 /** Whether an exercise is no louder than a noise. */
-export function isNoLouder({ noise }: Pick<Exercise, 'noise'>, than: Exercise['noise']): boolean {
-  return NOISES.indexOf(noise) <= NOISES.indexOf(than);
+export function isNoLouder({ noise, work }: Pick<Exercise, 'noise' | 'work'>, than: Exercise['noise']): boolean {
+  const isLoudAtTimes = work.kind === 'pattern' && work.marks.some(({ kind }) => kind === 'loud');
+  return NOISES.indexOf(isLoudAtTimes ? 'loud' : noise) <= NOISES.indexOf(than);
 }
 
 /** The syllables of a pattern as they begin, those that go on left out. */

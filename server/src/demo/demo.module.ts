@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { ExercisesModule } from '../exercises/index.ts';
+import { GroupsModule } from '../groups/index.ts';
 import { LessonsModule } from '../lessons/index.ts';
 import { RangeChecksModule } from '../range-checks/index.ts';
 import { RoutinesModule } from '../routines/index.ts';
@@ -20,6 +21,7 @@ import { DemoService } from './demo.service.ts';
     RunsModule,
     ExercisesModule,
     SongsModule,
+    GroupsModule,
   ],
   controllers: [DemoController],
   providers: [DemoService],

@@ -4,6 +4,7 @@ import dayjs from 'dayjs';
 import { DataSource } from 'typeorm';
 import { Clock, Problem, type SignedIn } from '../common/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
+import { GroupsService } from '../groups/index.ts';
 import { LessonsService } from '../lessons/index.ts';
 import { RangeChecksService } from '../range-checks/index.ts';
 import { RoutinesService, type RoutineDto } from '../routines/index.ts';
@@ -14,7 +15,7 @@ import { StudiosService } from '../studios/index.ts';
 import { chanceOf, type Chance } from './chance.ts';
 import { demoRun } from './demo-run.ts';
 import { REGATTA_TUNES } from './regatta-tunes.data.ts';
-import { DEMO_STUDENTS, TERN_LOCK, type DemoStudent } from './tern-lock.data.ts';
+import { DEMO_GROUPS, DEMO_STUDENTS, TERN_LOCK, type DemoStudent } from './tern-lock.data.ts';
 
 const SEED = 20_261_125;
 const HISTORY_DAYS = 28;
@@ -35,6 +36,7 @@ export class DemoService implements OnApplicationBootstrap {
     private readonly exercises: ExercisesService,
     private readonly checks: RangeChecksService,
     private readonly songs: SongsService,
+    private readonly groups: GroupsService,
   ) {}
 
   async onApplicationBootstrap(): Promise<void> {
@@ -87,6 +89,11 @@ export class DemoService implements OnApplicationBootstrap {
       const { title: name, events, tempo, tonicClass, mode, beatsPerBar } = readAbc(tune);
       const song = { name, events, tempo, tonicClass, mode, beatsPerBar };
       await this.songs.change(studioId, ofChecks.id(now), { version: 0, song });
+    }
+    const students = await this.students.list(studioId);
+    for (const { name, singers } of DEMO_GROUPS) {
+      const members = singers.flatMap((singer) => students.filter((one) => one.name === singer).map(({ id }) => id));
+      await this.groups.change(studioId, ofChecks.id(now), { version: 0, name, members });
     }
     await this.source.query('update studio set is_demo = true where id = $1', [studioId]);
   }

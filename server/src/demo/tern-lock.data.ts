@@ -369,3 +369,9 @@ export const DEMO_NOTES: readonly string[] = [
   'Trill only with fingertips at the corners.',
   'Best on the way down.',
 ];
+
+/** Who sings together at the regatta. */
+export const DEMO_GROUPS: readonly { readonly name: string; readonly singers: readonly string[] }[] = [
+  { name: 'The lock boat', singers: ['Maud Pellow', 'Otis Wren', 'Corwin Dace'] },
+  { name: 'First and last light', singers: ['Tamsin Orrock', 'Barnaby Quill'] },
+];

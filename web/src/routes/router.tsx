@@ -43,6 +43,7 @@ export function createRouter(): ReturnType<typeof createBrowserRouter> {
               '/students/:studentId/:tab',
               async () => (await import('../places/students/student-place.tsx')).StudentPlace,
             ),
+            place('/groups/:groupId', async () => (await import('../places/groups/group-place.tsx')).GroupPlace),
             place('/routines/:routineId', async () => (await import('../places/bench/bench-place.tsx')).BenchPlace),
             place('/shelf', async () => (await import('../places/shelf/shelf-place.tsx')).ShelfPlace),
             place('/shelf/new', async () => (await import('../places/shelf/exercise-sheet.tsx')).NewExercise),

@@ -104,6 +104,7 @@ export const piano = {
   acts: {
     again: 'Once more',
     skip: 'Skip this key',
+    turnHere: 'Effort: turn here',
     turn: 'Turn back now',
     homeNow: 'Home',
     nextStep: 'Next step',

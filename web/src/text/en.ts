@@ -2,6 +2,7 @@ import { bench } from './en-bench.ts';
 import { cautions } from './en-cautions.ts';
 import { check } from './en-check.ts';
 import { gate } from './en-gate.ts';
+import { groups } from './en-groups.ts';
 import { keySheet } from './en-keys.ts';
 import { piano } from './en-piano.ts';
 import { approach, settings } from './en-settings.ts';
@@ -236,6 +237,7 @@ export const en = {
   cautions,
   check,
   gate,
+  groups,
   keySheet,
   settings,
   errors: { BAD_NOTE: 'Not a note.', form: 'Some fields need another look.' },

@@ -1,5 +1,5 @@
 import { isSounding } from '../../pattern/index.ts';
-import { isForVoice } from '../../shelf/index.ts';
+import { isForVoice, isHeavyAt, isLoudAt } from '../../shelf/index.ts';
 import type { AvoidZone } from '../../voice/index.ts';
 import { writeNote } from '../../pitch/index.ts';
 import { isSung } from '../lay-step.ts';
@@ -148,19 +148,24 @@ const fastBreaths: Rule = ({ steps }) =>
 
 /** Whether a step sounds inside a zone in the way the zone forbids. */
 function touches({ laid, exercise }: LaidStep, zone: AvoidZone): boolean {
-  if (zone.kind === 'not-heavy' && exercise.register !== 'heavy') return false;
-  if (zone.kind === 'not-loud' && exercise.noise !== 'loud') return false;
+  const applies = (index: number): boolean => {
+    if (zone.kind === 'not-heavy') return isHeavyAt(exercise, index);
+    return zone.kind !== 'not-loud' || isLoudAt(exercise, index);
+  };
   const isIn = (low: number, high: number): boolean => high >= zone.low && low <= zone.high;
   if (laid?.kind === 'siren')
     return (
-      zone.kind !== 'not-held' && laid.siren.pieces.some(({ from, to }) => isIn(Math.min(from, to), Math.max(from, to)))
+      applies(0) &&
+      zone.kind !== 'not-held' &&
+      laid.siren.pieces.some(({ from, to }) => isIn(Math.min(from, to), Math.max(from, to)))
     );
   if (laid?.kind !== 'pattern') return false;
   const { ladder, pattern } = laid;
   const held = zone.kind === 'not-held' ? (zone.seconds ?? 0) : 0;
   return ladder.rungs.some(({ tonic, tempo }) =>
     pattern.events.some(
-      (event) =>
+      (event, index) =>
+        applies(index) &&
         isSounding(event) &&
         isIn(tonic + Math.min(event.from, event.to), tonic + Math.max(event.from, event.to)) &&
         (event.beats * 60) / tempo > held,

@@ -1,5 +1,13 @@
 import { UnstyledButton } from '@mantine/core';
-import { canGoHome, canTurnBack, currentKey, currentStep, type RunState } from '@soft-lark/core';
+import {
+  canGoHome,
+  canTurnBack,
+  currentKey,
+  currentStep,
+  turnsAtEffort,
+  type Approach,
+  type RunState,
+} from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../../ui/key-cap.tsx';
@@ -11,7 +19,7 @@ interface ActButtonProps {
   readonly keyName: string;
   readonly onPress: () => void;
   readonly isOff?: boolean;
-  readonly look?: 'main' | 'turn';
+  readonly look?: 'main' | 'turn' | 'turn-here';
 }
 
 function ActButton({ label, keyName, onPress, isOff = false, look }: ActButtonProps): ReactElement {
@@ -32,11 +40,19 @@ function ActButton({ label, keyName, onPress, isOff = false, look }: ActButtonPr
   );
 }
 
+interface ActButtonsProps {
+  readonly running: Running;
+  readonly state: RunState;
+  readonly approach: Approach;
+}
+
 /** What the teacher can do, one tap each; the main act is the widest. */
-export function ActButtons({ running, state }: { readonly running: Running; readonly state: RunState }): ReactElement {
+export function ActButtons({ running, state, approach }: ActButtonsProps): ReactElement {
   const { t } = useTranslation();
   const hasKeys = currentKey(state) !== undefined;
   const { act, isHeld } = running;
+  // By most schools the first sign of effort is where a ladder turns.
+  const isTurn = turnsAtEffort(approach) && state.marks.includes('strain') && canTurnBack(state);
   const isLastKey = state.keyIndex === (currentStep(state)?.keys.length ?? 0) - 1;
   const isLastStep = state.stepIndex === state.steps.length - 1;
   const goesOn = hasKeys && !isLastKey;
@@ -62,9 +78,9 @@ export function ActButtons({ running, state }: { readonly running: Running; read
         }}
       />
       <ActButton
-        label={t('piano.acts.turn')}
+        label={isTurn ? t('piano.acts.turnHere') : t('piano.acts.turn')}
         keyName={t('piano.keys.turn')}
-        look="turn"
+        look={isTurn ? 'turn-here' : 'turn'}
         isOff={!canTurnBack(state)}
         onPress={() => {
           act('turn-back');

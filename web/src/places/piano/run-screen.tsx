@@ -98,7 +98,7 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
       <SayBand running={running} state={state} exercise={exercise} approach={approach} />
       <footer>
         <MarkButtons running={running} state={state} asked={marks} />
-        <ActButtons running={running} state={state} />
+        <ActButtons running={running} state={state} approach={approach} />
       </footer>
       <KeySheet />
       {isReadyDue(state, shelf) && (

@@ -1,11 +1,10 @@
 import { ActionIcon, Button, NumberInput, Select } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
-import { parsePattern, type PatternWork } from '@soft-lark/core';
+import { MARK_KINDS, parsePattern, type PatternWork } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import classes from './sheet.module.css';
 
-const KINDS = ['staccato', 'legato', 'straight', 'vibrato', 'crescendo', 'decrescendo', 'hold', 'wait'] as const;
 type Mark = PatternWork['marks'][number];
 
 interface MarkFieldsProps {
@@ -37,10 +36,10 @@ export function MarkFields({ work, change }: MarkFieldsProps): ReactElement {
           <Select
             allowDeselect={false}
             aria-label={t('shelf.sheet.mark', { number: index + 1 })}
-            data={KINDS.map((value) => ({ value, label: t(`shelf.marks.${value}`) }))}
+            data={MARK_KINDS.map((value) => ({ value, label: t(`shelf.marks.${value}`) }))}
             value={mark.kind}
             onChange={(value) => {
-              const kind = KINDS.find((known) => known === value);
+              const kind = MARK_KINDS.find((known) => known === value);
               if (kind) set(index, { ...mark, kind });
             }}
           />

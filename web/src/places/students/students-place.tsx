@@ -11,6 +11,7 @@ import { useNow } from '../../ui/clock.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { recentDayText } from '../../ui/format.ts';
 import { Shape } from '../../ui/shape.tsx';
+import { GroupList } from '../groups/group-list.tsx';
 import { AddStudent } from './add-student.tsx';
 import { writeNote } from '../../text/note-names.ts';
 import classes from './students.module.css';
@@ -25,7 +26,7 @@ export function StudentsPlace(): ReactElement {
   const lessons = useQuery(lessonsQuery).data ?? [];
   const runs = useQuery(runsQuery()).data ?? [];
   const now = useNow();
-  const { mayShow } = useShown();
+  const { isShared, mayShow } = useShown();
   const [address, setAddress] = useSearchParams();
   const setAdding = (isAdding: boolean): void => {
     setAddress(isAdding ? { add: '1' } : {}, { replace: true });
@@ -93,6 +94,7 @@ export function StudentsPlace(): ReactElement {
             })}
         </Table.Tbody>
       </Table>
+      {!isShared && <GroupList />}
     </>
   );
 }

@@ -1,0 +1,34 @@
+import { layGroup, type Exercise, type GroupStep } from '@soft-lark/core';
+import { useQueries, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { dayContext, ofKind } from '../../api/lay.ts';
+import type { Routine } from '../../api/routines.queries.ts';
+import { sessionQuery } from '../../api/session.queries.ts';
+import { studentTodayQuery, type Student } from '../../api/students.queries.ts';
+import { useNow } from '../../ui/clock.ts';
+
+/** A routine worked out for a group as its singers are today; nothing until all their days are known. */
+export function useGroupSteps(
+  members: readonly Student[],
+  routine: Routine | undefined,
+  shelf: ReadonlyMap<string, Exercise>,
+): readonly GroupStep[] | undefined {
+  const now = useNow(600);
+  const studio = useQuery(sessionQuery).data;
+  const days = useQueries({
+    queries: members.map(({ id }) => studentTodayQuery(id)),
+    combine: (results) => results.map(({ data }) => data),
+  });
+  return useMemo(() => {
+    const known = days.flatMap((day) => day ?? []);
+    if (!routine || known.length < members.length) return undefined;
+    return layGroup(
+      routine.steps,
+      known.map((day) => ({
+        id: day.student.id,
+        context: { ...dayContext(day, studio, shelf, now), ...ofKind(routine.kind) },
+      })),
+      shelf,
+    );
+  }, [days, members, routine, shelf, studio, now]);
+}
