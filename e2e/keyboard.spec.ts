@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Page } from '@playwright/test';
 import { expect, test } from './studio.ts';
-import { goToStep, keyNow, keysOf, order } from './teacher.ts';
+import { addStudent, goToStep, keyNow, keysOf, order, signUp } from './teacher.ts';
 
 /** Tabs until something with this name has the focus. */
 async function tabTo(page: Page, name: string | RegExp): Promise<void> {
@@ -105,4 +105,53 @@ test('the same on a keyboard alone', async ({ page }) => {
   await press(page, 'Enter');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Maren Holt, Warm-up');
   await expect.poll(() => keysOf(page, 'Up and down five', 'sung')).toEqual(['D', 'E♭', 'E♭\ncrack', 'D']);
+});
+
+test('the whole bench on a keyboard alone: draft, pin two, another, fewer minutes, two fixes, all of it back, compare', async ({
+  page,
+}) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Maren Holt' });
+  const names = async (): Promise<readonly string[]> =>
+    (await order(page).allInnerTexts()).map((text) => text.split('\n')[1] ?? text);
+  await tabTo(page, 'New routine');
+  await press(page, 'Enter');
+  await tabTo(page, 'Draft a routine');
+  await press(page, 'Enter');
+  await expect(order(page).first()).toBeVisible();
+  const first = await names();
+
+  await tabTo(page, first[0] ?? '');
+  await press(page, 'ArrowDown', 'l', 'ArrowDown', 'l');
+  const pinned = first.slice(1, 3);
+  await expect(page.getByRole('button', { name: /^Unpin/ })).toHaveCount(2);
+  await tabTo(page, 'Another draft');
+  await press(page, 'Enter');
+  await expect.poll(names).not.toEqual(first);
+  expect(await names()).toEqual(expect.arrayContaining([...pinned]));
+
+  await tabTo(page, 'Minutes to fit');
+  await press(page, 'ArrowLeft', 'ArrowLeft', 'ArrowLeft');
+  await expect(page.getByText(/^[67]:\d\d of 7:00/)).toBeVisible();
+
+  // Two fixes: the minutes cut to six, and what the review then offers.
+  await tabTo(page, /^Minutes \|/);
+  await press(page, 'Control+a', '5', 'Enter');
+  await tabTo(page, /things? to look at/);
+  await press(page, 'Enter');
+  await tabTo(page, 'Shorten to fit');
+  await press(page, 'Enter');
+  await expect(page.getByText(/^\d:\d\d of 5:00 · .* left/)).toBeVisible();
+  await tabTo(page, 'The order');
+  for (let undo = 0; undo < 40; undo += 1) await press(page, 'Control+z');
+  await expect(page.getByText('An empty bench.')).toBeVisible();
+  await press(page, 'Control+Shift+z');
+  await expect.poll(names).toEqual(first);
+  await tabTo(page, 'Versions');
+  await press(page, 'Enter');
+  await expect(page.getByRole('dialog').getByRole('listitem').last()).toBeVisible();
+  await tabTo(page, /step/);
+  await press(page, 'Enter');
+  await expect(page.getByRole('img', { name: /flight then/ })).toBeVisible();
+  await press(page, 'Escape');
 });

@@ -259,5 +259,35 @@ test('two more, then home; three would go too far; less time than planned cuts w
   await card.getByRole('button', { name: 'Fit it' }).click();
   await expect(card).toBeHidden();
   await goToStep(page, 'Falling hum');
+
+  // Before the cool-down the studio's own questions are asked; a no offers a block that comes first.
+  const ready = page.getByRole('dialog', { name: 'Ready?' });
+  await expect(ready.getByRole('button', { name: 'Mend it first' })).toBeHidden();
+  await ready.getByRole('radiogroup', { name: 'Is there breath for a whole line?' }).getByText('No').click();
+  const block = await ready.getByText(/^.+, [01]:\d\d$/).innerText();
+  await ready.getByRole('button', { name: 'Mend it first' }).click();
+  await expect(ready).toBeHidden();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(block.replace(/, [01]:\d\d$/, ''));
+  await page.keyboard.press('n');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Falling hum');
+  await expect(ready).toBeHidden();
   await expect(act(page, 'Finish').first()).toBeVisible();
+});
+
+test('the first sign of effort asks for the turn; where only ease is judged, pitch is not', async ({ page }) => {
+  await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
+  await page.getByRole('link', { name: 'Routines' }).click();
+  await page.getByRole('link', { name: 'Sing it' }).first().click();
+  await passGate(page);
+  await goToStep(page, 'Down from five');
+  await act(page, 'Start').click();
+  await act(page, 'Next key').click();
+  await expect(page.getByRole('button', { name: 'pitch' })).toBeDisabled();
+  await page.keyboard.press('p');
+  await page.keyboard.press('s');
+  await expect(page.getByRole('button', { name: 'strain' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'pitch' })).toHaveAttribute('aria-pressed', 'false');
+  await act(page, 'Effort: turn here').click();
+  await expect(page.getByTestId('count')).toHaveText(/last one|more|home/);
+  await expect(act(page, 'Turn back now')).toBeDisabled();
 });

@@ -50,6 +50,43 @@ test('one student’s figures and approach stand over the studio’s', async ({ 
   await expect(page.getByText('Nobody here yet.')).toBeVisible();
 });
 
+test('what a change of approach would alter is shown before it is done, and nothing is changed by looking', async ({
+  page,
+}) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Maren Holt' });
+  await buildSixSteps(page);
+  const bench = page.url();
+  await page.goto('/settings/approach');
+  const preview = page.getByRole('region', { name: 'What this would alter' });
+  const answer = async (question: string, choice: string): Promise<void> => {
+    await page.getByRole('combobox', { name: question }).click();
+    await page.getByRole('option', { name: choice, exact: true }).click();
+  };
+  await answer('Travel through the keys', 'rise only');
+  const five = preview.getByRole('listitem').filter({ hasText: 'Up and down five' });
+  await expect(five).toContainText('rise and come home → rise');
+  await expect(five).toContainText(/\d+ → \d+ keys/);
+  await answer('Vowel up high', 'stays the same');
+  await expect(five).toContainText('now “The same vowel all the way up.”');
+  await page.goto(bench);
+  await stepRow(page, 'Up and down five').click();
+  await expect(page.getByRole('combobox', { name: 'Travel' })).toHaveValue('rise and come home');
+
+  await page.goto('/settings/approach');
+  await answer('Travel through the keys', 'rise only');
+  await expect(five).toBeVisible();
+  await page.getByRole('button', { name: 'Take the usual three' }).click();
+  await page.getByRole('textbox', { name: 'Question 1' }).fill('');
+  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await page.getByRole('textbox', { name: 'Question 1' }).fill('Would you sing now?');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await page.goto(bench);
+  await stepRow(page, 'Up and down five').click();
+  await expect(page.getByRole('combobox', { name: 'Travel' })).toHaveValue('rise');
+});
+
 test('a lost password: a code from the sign-up opens the studio, once', async ({ page }) => {
   const { email, codes } = await signUp(page);
   await page.getByRole('button', { name: 'Account' }).click();

@@ -96,6 +96,97 @@ test('an old version is brought back as one change, and that can be taken back t
   await expect.poll(() => names(page)).toEqual(drafted);
 });
 
+test('a routine is kept as a recipe and as it is, and both are filled for another voice', async ({ page }) => {
+  const drafted = await names(page);
+  const card = page.getByRole('dialog', { name: 'Templates' });
+  await page.getByRole('button', { name: 'Templates' }).click();
+  await card.getByRole('textbox', { name: 'Keep this routine as' }).fill('Before the boats');
+  await card.getByRole('button', { name: 'Keep the template' }).click();
+  await card.getByRole('textbox', { name: 'Keep this routine as' }).fill('Word for word');
+  await card.getByRole('radio', { name: 'As it is' }).check();
+  await card.getByRole('button', { name: 'Keep the template' }).click();
+  await expect(card.getByRole('list', { name: 'Templates of the studio' }).getByRole('listitem')).toHaveCount(2);
+  await page.keyboard.press('Escape');
+
+  await addStudent(page, { name: 'Joss Arden', type: 'bass', low: 'F2', high: 'D4' });
+  const begin = async (name: string): Promise<readonly string[]> => {
+    await page.getByRole('button', { name: 'Ready-made' }).click();
+    await page.getByRole('menuitem', { name: new RegExp(`^${name}`) }).click();
+    await expect(order(page).first()).toBeVisible();
+    await expect(page.getByText(/over$/)).toBeHidden();
+    return names(page);
+  };
+  const student = page.url();
+  const word = await begin('Word for word');
+  expect(word.filter((name) => drafted.includes(name)).length).toBeGreaterThan(drafted.length / 2);
+  await page.goto(student);
+  expect((await begin('Before the boats')).length).toBeGreaterThan(3);
+  await page.getByRole('button', { name: 'Templates' }).click();
+  await card.getByRole('button', { name: 'Remove the template “Word for word”' }).click();
+  await expect(card.getByRole('listitem')).toHaveCount(1);
+});
+
+test('a cool-down only, and a late arrival: the draft goes by what the routine is for; what it left out is said', async ({
+  page,
+}) => {
+  const choose = async (kind: string): Promise<void> => {
+    await page.getByRole('combobox', { name: 'What it is for' }).click();
+    await page.getByRole('option', { name: kind }).click();
+  };
+  await page.getByRole('textbox', { name: 'Minutes', exact: true }).fill('5');
+  await choose('cool-down');
+  const before = await names(page);
+  await page.getByRole('button', { name: 'Another draft' }).click();
+  await expect.poll(() => names(page)).not.toEqual(before);
+  await expect(page.getByText('middle', { exact: true })).toBeHidden();
+  await page.getByRole('button', { name: /exercises could not be taken/ }).click();
+  await expect(page.getByRole('list', { name: 'What the draft left out, and why' })).toContainText(
+    'a warm-up restores it, by the approach',
+  );
+  await choose('late');
+  await page.getByRole('button', { name: 'Another draft' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('combobox', { name: 'What it is for' })).toHaveValue('late');
+});
+
+test('an old version is brought back while another window edits: both are kept', async ({ page, context }) => {
+  await saved(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(order(other).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Versions' }).click();
+  await page.getByRole('dialog').getByRole('listitem').last().getByRole('button').click();
+  await other.getByRole('textbox', { name: 'Minutes', exact: true }).fill('14');
+  await saved(other);
+  await page.getByRole('button', { name: 'Bring this version back' }).click();
+  await expect(page.getByText('An empty bench.')).toBeVisible();
+  await saved(page);
+  await expect(page.getByRole('textbox', { name: 'Minutes', exact: true })).toHaveValue('14');
+});
+
+test('the connection is lost in the middle of a drag: the move stands, is kept here, and saved when it is back', async ({
+  page,
+  context,
+}) => {
+  await saved(page);
+  const before = await names(page);
+  const box = await order(page).nth(2).boundingBox();
+  await order(page).first().hover();
+  await page.mouse.down();
+  await page.mouse.move((box?.x ?? 0) + 60, (box?.y ?? 0) + 26, { steps: 8 });
+  await context.setOffline(true);
+  await page.mouse.up();
+  await expect(page.getByText('no connection; kept here, saved when it is back')).toBeVisible();
+  const moved = await names(page);
+  expect(moved).not.toEqual(before);
+  expect([...moved].sort()).toEqual([...before].sort());
+  await context.setOffline(false);
+  await saved(page);
+  await page.reload();
+  await expect.poll(() => names(page)).toEqual(moved);
+});
+
 test('a step that cannot be done now is swapped for the nearest, with what is kept and lost', async ({ page }) => {
   const before = await names(page);
   await page.getByRole('button', { name: 'Swap' }).click();

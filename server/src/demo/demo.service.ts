@@ -1,5 +1,5 @@
 import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
-import { readAbc, type Condition, type Exercise } from '@soft-lark/core';
+import { readAbc, USUAL_READY_QUESTIONS, type Condition, type Exercise } from '@soft-lark/core';
 import dayjs from 'dayjs';
 import { DataSource } from 'typeorm';
 import { Clock, Problem, type SignedIn } from '../common/index.ts';
@@ -95,6 +95,8 @@ export class DemoService implements OnApplicationBootstrap {
       const members = singers.flatMap((singer) => students.filter((one) => one.name === singer).map(({ id }) => id));
       await this.groups.change(studioId, ofChecks.id(now), { version: 0, name, members });
     }
+    const readyQuestions = USUAL_READY_QUESTIONS.map((question) => ({ ...question }));
+    await this.studios.change(studioId, { ...(await this.studios.settings(studioId)), readyQuestions });
     await this.source.query('update studio set is_demo = true where id = $1', [studioId]);
   }
 

@@ -28,9 +28,9 @@ export class Studio {
   @Column('jsonb', { name: 'note_naming' })
   noteNaming!: Required<NoteNaming>;
 
-  /** Asked before the cool-down; null where the usual ones are. */
-  @Column('jsonb', { name: 'ready_questions', nullable: true })
-  readyQuestions!: ReadyQuestion[] | null;
+  /** Asked before the cool-down; nothing is asked where there are none. */
+  @Column('jsonb', { name: 'ready_questions' })
+  readyQuestions!: ReadyQuestion[];
 
   @Column('integer')
   version!: number;

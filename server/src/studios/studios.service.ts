@@ -4,19 +4,11 @@ import { DataSource, Repository } from 'typeorm';
 import { v7 } from 'uuid';
 import { Clock, isTimeZone, Problem, staleWrite, type SignedIn } from '../common/index.ts';
 import { Account } from './account.entity.ts';
-import { changeRules, USUAL_READY_QUESTIONS } from '@soft-lark/core';
-import type {
-  NoteNamingDto,
-  ReadyQuestionDto,
-  SessionDto,
-  SignInDto,
-  SignUpDto,
-  StudioDto,
-} from './dto/studios.dto.ts';
+import { changeRules } from '@soft-lark/core';
+import type { NoteNamingDto, SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
 import { hashPassword, isPassword } from './passwords.ts';
 import { Studio } from './studio.entity.ts';
 
-const usualReady = (): ReadyQuestionDto[] => USUAL_READY_QUESTIONS.map((question) => ({ ...question }));
 const USUAL_NAMING: NoteNamingDto = { scheme: 'scientific', spelling: 'usual', middleDo: 4 };
 
 @Injectable()
@@ -41,9 +33,9 @@ export class StudiosService {
   }
 
   async settings(studioId: string): Promise<StudioDto> {
-    const { readyQuestions, ...studio } = await this.studios.findOneByOrFail({ id: studioId });
-    const { name, timeZone, approach, rules, noteNaming, version } = studio;
-    return { name, timeZone, approach, rules, noteNaming, readyQuestions: readyQuestions ?? usualReady(), version };
+    const studio = await this.studios.findOneByOrFail({ id: studioId });
+    const { name, timeZone, approach, rules, noteNaming, readyQuestions, version } = studio;
+    return { name, timeZone, approach, rules, noteNaming, readyQuestions, version };
   }
 
   /** Changes the studio's settings; a rule table that makes no sense is refused with its row. */
@@ -72,7 +64,7 @@ export class StudiosService {
         approach: {},
         rules: {},
         noteNaming: USUAL_NAMING,
-        readyQuestions: null,
+        readyQuestions: [],
         version: 1,
       });
       await manager.insert(Account, { id: signedIn.accountId, studioId: signedIn.studioId, name, email, passwordHash });
@@ -113,7 +105,7 @@ export class StudiosService {
       approach,
       rules,
       noteNaming,
-      readyQuestions: readyQuestions ?? usualReady(),
+      readyQuestions,
       fixedNow: this.clock.fixed,
       today: this.clock.today(timeZone).date,
     };

@@ -1658,7 +1658,7 @@ export interface operations {
                             /** @default [] */
                             marks: {
                                 /** @enum {string} */
-                                kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait";
+                                kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait" | "heavy" | "light" | "loud" | "soft";
                                 first: number;
                                 last: number;
                             }[];
@@ -1971,7 +1971,7 @@ export interface operations {
                                 /** @default [] */
                                 marks: {
                                     /** @enum {string} */
-                                    kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait";
+                                    kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait" | "heavy" | "light" | "loud" | "soft";
                                     first: number;
                                     last: number;
                                 }[];
@@ -2221,7 +2221,7 @@ export interface operations {
                             /** @default [] */
                             marks: {
                                 /** @enum {string} */
-                                kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait";
+                                kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait" | "heavy" | "light" | "loud" | "soft";
                                 first: number;
                                 last: number;
                             }[];
@@ -2471,7 +2471,7 @@ export interface operations {
                             /** @default [] */
                             marks: {
                                 /** @enum {string} */
-                                kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait";
+                                kind: "staccato" | "legato" | "straight" | "vibrato" | "crescendo" | "decrescendo" | "hold" | "wait" | "heavy" | "light" | "loud" | "soft";
                                 first: number;
                                 last: number;
                             }[];

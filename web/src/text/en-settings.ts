@@ -57,6 +57,8 @@ export const settings = {
     question: 'Question {{number}}',
     empty: 'Write the question, or take it out',
     goal: 'A no is answered with',
+    hint: 'Up to three questions of your own and one glide through the range end the sung work. A no offers one short block that fits the minutes left. With no question here nothing is asked.',
+    usual: 'Take the usual three',
     add: 'Ask one more',
     remove: 'Take out question {{number}}',
   },

@@ -28,6 +28,9 @@ const step = (exerciseId: string, settings: StepSettings = {}): RoutineStep => (
 });
 const GOOD = ['lip-trill-glides', 'lip-trill-on-five', 'hum-on-the-chord', 'up-and-down-five', 'falling-hum'];
 
+const WITHOUT_GENTLE_RANGE = new Map(
+  [...exercises].filter(([, { goals, extendsRange }]) => extendsRange || !goals.includes('range-up')),
+);
 const LOUD_AND_SOFT = [...GOOD.slice(0, 4), 'speech-like-call', 'blend-straight-fifths', 'falling-hum'];
 
 function contextOf(steps: readonly (string | RoutineStep)[], change: Partial<ReviewContext> = {}): ReviewContext {
@@ -159,6 +162,12 @@ test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewCont
 
 test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewContext>]>([
   ['goals are for another day when there is little time', 'goal-untouched', GOOD, { goals: ['agility'], kind: 'late' }],
+  [
+    'close to a performance the range rests',
+    'goal-untouched',
+    GOOD,
+    { goals: ['range-up'], hoursToPerformance: 60, exercises: WITHOUT_GENTLE_RANGE },
+  ],
   ['so are songs', 'song-top', GOOD, { song: { highest: 69 }, kind: 'cool-down' }],
   ['at home the range may be worked on', 'extends', [...GOOD, 'full-scale'], { occasion: 'home', kind: 'home' }],
   ['a goal on file asks for it', 'extends', [...GOOD, 'full-scale'], { voice: { ...BARITONE, goals: ['range-up'] } }],

@@ -83,23 +83,28 @@ const song: Rule = ({ laid, sung, context: { song: demands, kind } }) => {
 
 const goals: Rule = ({ steps, sung, context }) => {
   if (sung.length === 0 || !servesGoals(context.kind)) return [];
+  const isClose = isCloseToPerformance(context);
   const wanted = context.goals ?? context.voice.goals;
   return wanted
     .filter((goal) => !steps.some(({ exercise, settings }) => exercise.goals.includes(goal) || settings.overlay))
-    .map((goal): Said => {
+    .flatMap((goal): readonly Said[] => {
       const serving = exerciseFor(
         context,
         sung.length,
-        (one) => one.goals.includes(goal) && isForVoice(one, context.voice.type),
+        (one) => one.goals.includes(goal) && isForVoice(one, context.voice.type) && !(isClose && one.extendsRange),
       );
+      // Close to a performance some goals rest.
+      if (!serving && isClose) return [];
       const at = placeBeforeCoolDown(context);
-      return {
-        rule: 'goal-untouched',
-        about: goal,
-        severity: 'note',
-        message: `Nothing here serves the goal ${goal.replaceAll('-', ' ')}.`,
-        fixes: serving ? [{ label: `Add “${serving.name}”`, patch: { op: 'add', exerciseId: serving.id, at } }] : [],
-      };
+      return [
+        {
+          rule: 'goal-untouched',
+          about: goal,
+          severity: 'note',
+          message: `Nothing here serves the goal ${goal.replaceAll('-', ' ')}.`,
+          fixes: serving ? [{ label: `Add “${serving.name}”`, patch: { op: 'add', exerciseId: serving.id, at } }] : [],
+        },
+      ];
     });
 };
 

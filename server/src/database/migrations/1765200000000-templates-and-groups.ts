@@ -27,7 +27,7 @@ export class TemplatesAndGroups1765200000000 implements MigrationInterface {
         primary key (group_id, student_id)
       );
       create index group_member_of_student on group_member (student_id);
-      alter table studio add column ready_questions jsonb;
+      alter table studio add column ready_questions jsonb not null default '[]';
     `);
   }
 

@@ -101,3 +101,21 @@ test('undo takes everything back and redo does it again, whatever was done', () 
     { numRuns: 300 },
   );
 });
+
+test('two hundred undo steps: changes are taken back to the first and done again to the last', () => {
+  const steps = ROUTINE.steps.map(({ id }) => id);
+  const actions = Array.from({ length: 300 }, (_, index): BenchAction => {
+    const stepId = steps[index % steps.length] ?? '';
+    if (index % 3 === 0) return { type: 'set', stepId, settings: { tempo: 60 + index } };
+    return index % 3 === 1
+      ? { type: 'move', stepId, to: (index * 7) % steps.length }
+      : { type: 'minutes', minutes: 1 + (index % 60) };
+  });
+  const done = after(...actions);
+  let state = done;
+  while (state.past.length > 0) state = benchReducer(state, { type: 'undo' });
+  expect(state.routine).toEqual(ROUTINE);
+  while (state.future.length > 0) state = benchReducer(state, { type: 'redo' });
+  expect(state.routine).toEqual(done.routine);
+  expect(done.past.length).toBeGreaterThanOrEqual(200);
+});

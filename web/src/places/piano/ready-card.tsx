@@ -1,4 +1,5 @@
 import { Button, Group, Modal, SegmentedControl } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
 import { READY_GLIDE, repairsFor, secondsLeft, type Exercise, type Repair } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactElement } from 'react';
@@ -71,6 +72,11 @@ export function ReadyCard(props: ReadyCardProps): ReactElement {
   const goOn = (): void => {
     running.mend([]);
   };
+  // The pedal goes on here as well.
+  useHotkeys([
+    ['ArrowRight', goOn],
+    ['PageDown', goOn],
+  ]);
   return (
     <Modal opened onClose={goOn} title={t('piano.ready.title')} size="xl" closeOnClickOutside={false}>
       <ul className={classes['ready']}>
@@ -106,7 +112,7 @@ export function ReadyCard(props: ReadyCardProps): ReactElement {
               {t('piano.ready.mend', { count: blocks.length })}
             </Button>
           )}
-          <Button size="xl" variant={blocks.length > 0 ? 'default' : 'filled'} onClick={goOn}>
+          <Button size="xl" data-autofocus variant={blocks.length > 0 ? 'default' : 'filled'} onClick={goOn}>
             {t('piano.ready.on')}
           </Button>
         </Group>

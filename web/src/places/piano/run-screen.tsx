@@ -47,10 +47,12 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
   const running = useRun(run, today.student);
   const step = currentStep(state);
   const isStopped = state.phase === 'stopped';
-  const approach = approachFor(useQuery(sessionQuery).data, today.student);
+  const studio = useQuery(sessionQuery).data;
+  const approach = approachFor(studio, today.student);
+  const asksReady = (studio?.readyQuestions.length ?? 0) > 0 && isReadyDue(state, shelf);
   const written = step && shelf.get(step.exerciseId);
   const marks = written && !judgesSound(written, approach) ? EASE_MARKS : MARK_KEYS;
-  useRunKeys(running, state, marks, !isStopped && !isReadyDue(state, shelf));
+  useRunKeys(running, state, marks, !isStopped && !asksReady);
   if (!step) return null;
   const exercise = written && asTaught(written, { approach });
   const isPaused = state.phase === 'paused';
@@ -101,9 +103,7 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
         <ActButtons running={running} state={state} approach={approach} />
       </footer>
       <KeySheet />
-      {isReadyDue(state, shelf) && (
-        <ReadyCard running={running} run={run} routine={routine} today={today} shelf={shelf} />
-      )}
+      {asksReady && <ReadyCard running={running} run={run} routine={routine} today={today} shelf={shelf} />}
       {isStopped && <StopCard running={running} run={run} today={today} shelf={shelf} />}
     </main>
   );

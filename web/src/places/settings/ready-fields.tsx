@@ -1,10 +1,11 @@
 import { ActionIcon, Button, Fieldset, Group, Select, Stack, TextInput } from '@mantine/core';
-import { MOST_READY_QUESTIONS, type ReadyQuestion } from '@soft-lark/core';
+import { MOST_READY_QUESTIONS, USUAL_READY_QUESTIONS, type ReadyQuestion } from '@soft-lark/core';
 import { IconTrash } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { shelfQuery } from '../../api/shelf.queries.ts';
+import classes from './settings.module.css';
 
 interface ReadyFieldsProps {
   readonly questions: readonly ReadyQuestion[];
@@ -22,6 +23,7 @@ export function ReadyFields({ questions, onChange }: ReadyFieldsProps): ReactEle
   return (
     <Fieldset legend={t('settings.ready.title')}>
       <Stack gap="sm">
+        <p className={classes['hint']}>{t('settings.ready.hint')}</p>
         {questions.map(({ text, goal }, index) => (
           <Group key={index} align="flex-end" wrap="nowrap">
             <TextInput
@@ -64,6 +66,15 @@ export function ReadyFields({ questions, onChange }: ReadyFieldsProps): ReactEle
           >
             {t('settings.ready.add')}
           </Button>
+          {questions.length === 0 && (
+            <Button
+              onClick={() => {
+                onChange(USUAL_READY_QUESTIONS);
+              }}
+            >
+              {t('settings.ready.usual')}
+            </Button>
+          )}
         </Group>
       </Stack>
     </Fieldset>
