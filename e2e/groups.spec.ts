@@ -32,7 +32,7 @@ test('a pair warms up in the keys it shares: octaves written out, on the bench a
   await expect(page.getByRole('textbox', { name: 'Name of the routine' })).toHaveValue('Bow and stern, together');
   await expect(order(page).first()).toBeVisible();
   await stepRow(page, 'Up and down five').click();
-  await expect(page.getByRole('img', { name: 'Keys of Up and down five' })).toBeVisible();
+  await expect(page.getByRole('figure', { name: 'Keys of Up and down five' })).toBeVisible();
   await saved(page);
 
   await page.goto(group);
@@ -43,13 +43,15 @@ test('a pair warms up in the keys it shares: octaves written out, on the bench a
   await page.getByRole('button', { name: 'Delete this group' }).click();
   await form.getByRole('button', { name: 'Delete this group' }).click();
   await expect(page.getByText('Who sings together, warms up in the keys they share.')).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Joss Arden' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Joss Arden', exact: true })).toBeVisible();
 });
 
 test('three voices far apart: a smaller shape, or two groups by name', async ({ page }) => {
   await page.getByRole('button', { name: 'Open the demo studio' }).click();
   await page.getByRole('link', { name: 'Students', exact: true }).click();
   await page.getByRole('link', { name: 'The lock boat' }).click();
+  await page.getByRole('combobox', { name: 'Routine' }).click();
+  await page.getByRole('option', { name: 'Before the late shift' }).click();
   const few = page.getByRole('row').filter({ hasText: 'Or in two groups:' });
   await expect(few.first()).toContainText(/Maud Pellow|Otis Wren|Corwin Dace/);
   await expect(page.getByText('Smaller, it gives more keys:').first()).toBeVisible();

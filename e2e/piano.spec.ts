@@ -263,7 +263,7 @@ test('two more, then home; three would go too far; less time than planned cuts w
   // Before the cool-down the studio's own questions are asked; a no offers a block that comes first.
   const ready = page.getByRole('dialog', { name: 'Ready?' });
   await expect(ready.getByRole('button', { name: 'Mend it first' })).toBeHidden();
-  await ready.getByRole('radiogroup', { name: 'Is there breath for a whole line?' }).getByText('No').click();
+  await ready.getByRole('radiogroup', { name: 'Do jaw and tongue stay out of the way?' }).getByText('No').click();
   const block = await ready.getByText(/^.+, [01]:\d\d$/).innerText();
   await ready.getByRole('button', { name: 'Mend it first' }).click();
   await expect(ready).toBeHidden();
@@ -288,6 +288,6 @@ test('the first sign of effort asks for the turn; where only ease is judged, pit
   await expect(page.getByRole('button', { name: 'strain' })).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('button', { name: 'pitch' })).toHaveAttribute('aria-pressed', 'false');
   await act(page, 'Effort: turn here').click();
-  await expect(page.getByTestId('count')).toHaveText(/last one|more|home/);
+  await expect(page.getByTestId('count')).toHaveText(/last|more/);
   await expect(act(page, 'Turn back now')).toBeDisabled();
 });

@@ -13,8 +13,9 @@ import { RouterProvider } from 'react-router';
 import { createQueryClient } from './api/query-client.ts';
 import { createRouter } from './routes/router.tsx';
 import { text } from './text/i18n.ts';
-import { theme, tokensToMantine } from './theme/theme.ts';
+import { themeWith, tokensToMantine } from './theme/theme.ts';
 
+const theme = themeWith({ close: text.t('app.close') });
 const router = createRouter();
 const queries = createQueryClient(() => {
   const { pathname, search } = window.location;

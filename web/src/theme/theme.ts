@@ -7,6 +7,7 @@ import {
   Tabs,
   type CSSVariablesResolver,
   type MantineColorsTuple,
+  type MantineThemeOverride,
 } from '@mantine/core';
 
 const plum: MantineColorsTuple = [
@@ -95,37 +96,46 @@ const dark: MantineColorsTuple = [
   '#110a12',
 ];
 
-/** The one theme: no component keeps a colour or radius of its own. */
-export const theme = createTheme({
-  primaryColor: 'plum',
-  primaryShade: 7,
-  colors: { plum, apricot, meadow, honey, brick, gray, dark },
-  black: '#2c1a2f',
-  white: '#fffdf8',
-  defaultRadius: 11,
-  radius: { xs: '6px', sm: '8px', md: '11px', lg: '16px', xl: '999px' },
-  fontFamily: 'var(--body)',
-  headings: { fontFamily: 'var(--heading)', fontWeight: '480' },
-  fontSizes: { xs: '12.5px', sm: '14px', md: '15px', lg: '18px', xl: '21px' },
-  shadows: { xs: 'none', sm: 'none', md: 'none', lg: 'none', xl: 'none' },
-  cursorType: 'pointer',
-  components: {
-    Button: Button.extend({ defaultProps: { variant: 'default', size: 'md' }, styles: { root: { fontWeight: 500 } } }),
-    ActionIcon: ActionIcon.extend({ defaultProps: { variant: 'subtle', color: 'gray', size: 'lg' } }),
-    Select: Select.extend({
-      defaultProps: { allowDeselect: false, comboboxProps: { transitionProps: { duration: 80 } } },
-    }),
-    Modal: Modal.extend({
-      defaultProps: {
-        centered: true,
-        radius: 'lg',
-        overlayProps: { backgroundOpacity: 0.35 },
-        transitionProps: { duration: 120 },
-      },
-    }),
-    Tabs: Tabs.extend({ defaultProps: { color: 'plum' } }),
-  },
-});
+/**
+ * The one theme: no component keeps a colour or radius of its own.
+ *
+ * @param words what components say that have no words of their own
+ */
+export const themeWith = (words: { readonly close: string }): MantineThemeOverride =>
+  createTheme({
+    primaryColor: 'plum',
+    primaryShade: 7,
+    colors: { plum, apricot, meadow, honey, brick, gray, dark },
+    black: '#2c1a2f',
+    white: '#fffdf8',
+    defaultRadius: 11,
+    radius: { xs: '6px', sm: '8px', md: '11px', lg: '16px', xl: '999px' },
+    fontFamily: 'var(--body)',
+    headings: { fontFamily: 'var(--heading)', fontWeight: '480' },
+    fontSizes: { xs: '12.5px', sm: '14px', md: '15px', lg: '18px', xl: '21px' },
+    shadows: { xs: 'none', sm: 'none', md: 'none', lg: 'none', xl: 'none' },
+    cursorType: 'pointer',
+    components: {
+      Button: Button.extend({
+        defaultProps: { variant: 'default', size: 'md' },
+        styles: { root: { fontWeight: 500 } },
+      }),
+      ActionIcon: ActionIcon.extend({ defaultProps: { variant: 'subtle', color: 'gray', size: 'lg' } }),
+      Select: Select.extend({
+        defaultProps: { allowDeselect: false, comboboxProps: { transitionProps: { duration: 80 } } },
+      }),
+      Modal: Modal.extend({
+        defaultProps: {
+          centered: true,
+          radius: 'lg',
+          closeButtonProps: { 'aria-label': words.close },
+          overlayProps: { backgroundOpacity: 0.35 },
+          transitionProps: { duration: 120 },
+        },
+      }),
+      Tabs: Tabs.extend({ defaultProps: { color: 'plum' } }),
+    },
+  });
 
 /** Lays Mantine's own variables onto the tokens, so that light and dark follow one list. */
 export const tokensToMantine: CSSVariablesResolver = () => {

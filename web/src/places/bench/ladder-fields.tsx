@@ -18,6 +18,8 @@ interface LadderFieldsProps {
   readonly exercise: Exercise;
   readonly settings: StepSettings;
   readonly start?: number;
+  /** How it travels today: as the exercise says, turned by the day or by the school. */
+  readonly travel?: Travel;
   readonly proposed?: number;
   readonly set: SetSetting;
 }
@@ -28,6 +30,7 @@ export function LadderFields({
   exercise,
   settings,
   start,
+  travel,
   proposed,
   set,
 }: LadderFieldsProps): ReactElement | null {
@@ -64,9 +67,9 @@ export function LadderFields({
         size="sm"
         label={t('bench.travel')}
         data={TRAVELS.map((value) => ({ value, label: t(`travels.${value}`) }))}
-        value={settings.travel ?? work.travel}
+        value={settings.travel ?? travel ?? work.travel}
         onChange={(value) => {
-          const chosen = TRAVELS.find((travel) => travel === value);
+          const chosen = TRAVELS.find((one) => one === value);
           if (chosen) set('travel', chosen);
         }}
       />

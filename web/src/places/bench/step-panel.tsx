@@ -1,4 +1,4 @@
-import { overlayFor, type LaidStep, type RoutineContext } from '@soft-lark/core';
+import { overlayFor, type LaidStep, type RoutineContext, type Travel } from '@soft-lark/core';
 import type { TFunction } from 'i18next';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -37,8 +37,13 @@ function subtitle(step: LaidStep, isShared: boolean, t: TFunction): string {
 }
 
 /** Where the step starts, and where its exercise would. */
-function startsOf({ laid }: LaidStep): { readonly start?: number; readonly proposed?: number } {
-  return laid?.kind === 'pattern' ? { start: laid.input.start, proposed: laid.proposal.start } : {};
+function startsOf({ laid }: LaidStep): {
+  readonly start?: number;
+  readonly proposed?: number;
+  readonly travel?: Travel;
+} {
+  if (laid?.kind !== 'pattern') return {};
+  return { start: laid.input.start, proposed: laid.proposal.start, travel: laid.input.travel };
 }
 
 interface StepPanelProps {

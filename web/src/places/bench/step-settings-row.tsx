@@ -1,5 +1,5 @@
 import { Select } from '@mantine/core';
-import { OVERLAYS, takesOverlay, type Exercise, type StepSettings } from '@soft-lark/core';
+import { OVERLAYS, takesOverlay, type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from '../../ui/note-field.tsx';
@@ -15,6 +15,7 @@ interface StepSettingsRowProps {
   readonly settings: StepSettings;
   readonly start?: number;
   readonly proposed?: number;
+  readonly travel?: Travel;
   readonly act: Dispatch<BenchAction>;
 }
 
