@@ -66,6 +66,60 @@ async function flightRepaint(page) {
   return median(times);
 }
 
+/** From a press on the minutes slider to the flight painted anew; the bench of `flightRepaint` is open. */
+async function slideRepaint(page) {
+  await page.getByRole('slider', { name: 'Minutes to fit' }).focus();
+  const times = [];
+  for (let repeat = 0; repeat < REPEATS; repeat += 1) {
+    times.push(
+      await page.evaluate(
+        (key) =>
+          new Promise((resolve) => {
+            const flight = document.querySelector('[data-testid="flight"]');
+            const began = performance.now();
+            new MutationObserver((_, observer) => {
+              observer.disconnect();
+              requestAnimationFrame(() => {
+                const painted = new MessageChannel();
+                painted.port1.onmessage = () => resolve(performance.now() - began);
+                painted.port2.postMessage(null);
+              });
+            }).observe(flight, { subtree: true, attributes: true, childList: true });
+            document.activeElement.dispatchEvent(
+              new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }),
+            );
+          }),
+        repeat % 2 === 0 ? 'ArrowLeft' : 'ArrowRight',
+      ),
+    );
+    await page.waitForTimeout(120);
+  }
+  return median(times);
+}
+
+/** The longest the page was held while a routine was drafted and put on the bench; the same bench is open. */
+async function heldByDraft(page) {
+  const held = [];
+  for (let repeat = 0; repeat < 5; repeat += 1) {
+    await page.evaluate(() => {
+      window.longest = 0;
+      window.watching = new PerformanceObserver((list) => {
+        for (const { duration } of list.getEntries()) window.longest = Math.max(window.longest, duration);
+      });
+      window.watching.observe({ type: 'longtask' });
+    });
+    await page.getByRole('button', { name: 'Another draft' }).click();
+    await page.waitForTimeout(1500);
+    held.push(
+      await page.evaluate(() => {
+        window.watching.disconnect();
+        return window.longest;
+      }),
+    );
+  }
+  return median(held);
+}
+
 /** From Today to At the piano with sound: two presses, the three taps of the gate not counted. */
 async function toThePiano(browser, address) {
   const times = [];
@@ -121,6 +175,8 @@ export async function pageFigures({ address, folder, executablePath, flags }) {
     const piano = await toThePiano(browser, address);
     const page = await openDemo(browser, address);
     const repaint = await flightRepaint(page);
+    const slide = await slideRepaint(page);
+    const held = await heldByDraft(page);
     const trace = await traceRate(page);
     return [
       { name: 'first view, script gzipped', value: script, unit: 'kB', target: 300, isCeiling: true },
@@ -131,6 +187,8 @@ export async function pageFigures({ address, folder, executablePath, flags }) {
         target: 60,
         isCeiling: true,
       },
+      { name: 'the minutes slider to the flight repainted', value: slide, unit: 'ms', target: 50, isCeiling: true },
+      { name: 'the page held by a draft, longest task', value: held, unit: 'ms', target: 50, isCeiling: true },
       { name: 'trace of the range check', value: trace, unit: 'frames/s', target: 30, isCeiling: false },
       {
         name: 'Today to At the piano with sound, taps included',

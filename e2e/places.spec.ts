@@ -36,6 +36,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await expectAccessible(page);
     }
     await page.goto('/students');
+    await page.getByRole('link', { name: 'The lock boat' }).click();
+    await expect(page.getByText('Keys in common')).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/students');
     await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
     await expect(page.getByText('turns over, E4 to F4')).toBeVisible();
     await expectAccessible(page);
@@ -48,6 +52,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('link', { name: 'Before the late shift' }).click();
     await expect(page.getByRole('heading', { name: 'The order' })).toBeVisible();
     await expectAccessible(page);
+    await page.getByRole('button', { name: 'Templates' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Sing it' }).click();
     await expectAccessible(page);
     await passGate(page);

@@ -143,6 +143,27 @@ test.each([
   expect([draft.steps, draft.seconds, draft.leftOut.length]).toEqual([[], 0, few.size]);
 });
 
+test.each<[string, Partial<DraftContext>]>([
+  ['two minutes', { minutes: 2 }],
+  ['ninety minutes', { minutes: 90 }],
+  ['goals that exclude one another', { goals: ['range-up', 'range-down', 'belt', 'choral', 'ease'] }],
+  [
+    'an estimated range and three conditions',
+    {
+      voice: { type: 'contralto', style: 'folk', goals: ['line'], bridges: [], avoid: [] },
+      conditions: ['heavy', 'tired', 'recovering'],
+    },
+  ],
+  ['a floor over the ceiling', { voice: { ...MEZZO, hardFloor: 70, hardCeiling: 62 } }],
+])('%s: a draft that holds its minutes and can be done, and the review does not stop it', (_, change) => {
+  const context = contextOf(change);
+  const draft = draftRoutine(context);
+  const laid = layRoutine(draft.steps, context);
+  expect(laid.steps.filter(({ problem }) => problem)).toEqual([]);
+  expect(laid.seconds).toBeLessThanOrEqual(context.minutes * 60 + 1e-6);
+  expect(reviewRoutine({ ...context, steps: draft.steps }).filter(({ severity }) => severity === 'stop')).toEqual([]);
+});
+
 test('everything pinned and too long: it is kept, and said by how much it is over', () => {
   const pinned = ['up-and-down-five', 'thirds', 'chord-up-and-down', 'falling-hum'].map((exerciseId) => ({
     id: exerciseId,

@@ -114,6 +114,10 @@ export const settings = {
 
 /** The questions on which schools differ, and their answers. */
 export const approach = {
+  closure: { question: 'Closure', 'more-breath': 'more breath', firmer: 'firmer' },
+  brightness: { question: 'Brightness', brighter: 'brighter', darker: 'darker' },
+  larynx: { question: 'Larynx', lower: 'lower', higher: 'higher' },
+  loudness: { question: 'Loudness', louder: 'louder', softer: 'softer' },
   travel: {
     question: 'Travel through the keys',
     'rise-and-home': 'rise and come home',

@@ -247,6 +247,8 @@ export const shelf = {
     removeLearnt: 'Remove stage {{number}}',
     addLearnt: 'Add a stage',
     mannersHint: 'Ways one key is sung before moving on, in order',
+    pulls: 'It pulls towards',
+    pullsHint: 'Two steps that pull opposite ways are pointed out by the review',
     singIn: 'Sing or play it in',
     fromSong: 'From a song',
     noSongs: 'No song is kept yet. A tune from a file can be kept as one:',

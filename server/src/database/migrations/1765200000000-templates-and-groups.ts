@@ -16,15 +16,18 @@ export class TemplatesAndGroups1765200000000 implements MigrationInterface {
         id uuid primary key,
         studio_id uuid not null references studio on delete cascade,
         name text not null,
-        version integer not null
+        version integer not null,
+        unique (studio_id, id)
       );
       create index singer_group_of_studio on singer_group (studio_id);
       create table group_member (
-        group_id uuid not null references singer_group on delete cascade,
-        student_id uuid not null references student on delete cascade,
-        studio_id uuid not null references studio on delete cascade,
+        group_id uuid not null,
+        student_id uuid not null,
+        studio_id uuid not null,
         position smallint not null,
-        primary key (group_id, student_id)
+        primary key (group_id, student_id),
+        foreign key (studio_id, group_id) references singer_group (studio_id, id) on delete cascade,
+        foreign key (studio_id, student_id) references student (studio_id, id) on delete cascade
       );
       create index group_member_of_student on group_member (student_id);
       alter table studio add column ready_questions jsonb not null default '[]';

@@ -1,4 +1,4 @@
-import { Textarea } from '@mantine/core';
+import { Checkbox, Textarea } from '@mantine/core';
 import type { LaidStep } from '@soft-lark/core';
 import type { Dispatch, ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -42,6 +42,15 @@ export function StepWords({ step: { id, settings }, act }: StepWordsProps): Reac
           set('note', currentTarget.value);
         }}
       />
+      {settings.contrast && (
+        <Checkbox
+          label={t('bench.contrast')}
+          checked
+          onChange={() => {
+            act({ type: 'set', stepId: id, settings: {}, clear: ['contrast'] });
+          }}
+        />
+      )}
     </div>
   );
 }

@@ -1,5 +1,5 @@
-import { Button, Select, TagsInput, TextInput } from '@mantine/core';
-import { APPROACH_CHOICES, type Cue, type Exercise } from '@soft-lark/core';
+import { Button, MultiSelect, Select, TagsInput, TextInput } from '@mantine/core';
+import { APPROACH_CHOICES, PULLS, type Cue, type Exercise } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { LearntFields } from './learnt-fields.tsx';
@@ -19,14 +19,12 @@ interface WordFieldsProps {
 export function WordFields({ exercise, change }: WordFieldsProps): ReactElement {
   const { t } = useTranslation();
   const { cues, watchFor, manners, cautions } = exercise;
-  const answers = Object.entries(APPROACH_CHOICES).flatMap(([question, choices]) =>
-    choices
-      .filter((choice) => choice !== 'own')
-      .map((choice) => ({
-        value: `${question}=${choice}`,
-        label: `${t(`approach.${question as 'chin'}.question`)}: ${t(`approach.${question}.${choice}` as 'approach.chin.level')}`,
-      })),
-  );
+  const pulls = PULLS.map((value) => {
+    const [question = '', choice = ''] = value.split('=');
+    const label = `${t(`approach.${question as 'chin'}.question`)}: ${t(`approach.${question}.${choice}` as 'approach.chin.level')}`;
+    return { value, label, question };
+  });
+  const answers = pulls.filter(({ question }) => Object.hasOwn(APPROACH_CHOICES, question));
   const setCue = (index: number, cue: Cue): void => {
     change({ cues: replaced(cues, index, cue) });
   };
@@ -88,6 +86,16 @@ export function WordFields({ exercise, change }: WordFieldsProps): ReactElement 
         value={manners}
         onChange={(list) => {
           change({ manners: list });
+        }}
+      />
+      <MultiSelect
+        searchable
+        label={t('shelf.sheet.pulls')}
+        description={t('shelf.sheet.pullsHint')}
+        data={pulls.map(({ value, label }) => ({ value, label }))}
+        value={exercise.pulls}
+        onChange={(list) => {
+          change({ pulls: list });
         }}
       />
       <LearntFields exercise={exercise} change={change} />
