@@ -1,5 +1,12 @@
-import { isSounding, type LaidRoutine, type LaidStep, type Stage, type VoiceFile } from '@soft-lark/core';
-import { area, curveCatmullRom, line } from 'd3-shape';
+import {
+  isSounding,
+  type LaidRoutine,
+  type LaidStep,
+  type Severity,
+  type Stage,
+  type VoiceFile,
+} from '@soft-lark/core';
+import { area, curveCatmullRom, line, symbol, symbolCircle, symbolDiamond, symbolTriangle } from 'd3-shape';
 import { pitchScale, todaysLimits, voiceSpan, type PitchScale } from './pitch-scale.ts';
 import { writeNote } from '../text/note-names.ts';
 
@@ -39,6 +46,15 @@ interface FlightLabel {
   readonly isLeftOut: boolean;
 }
 
+/** Where the review has something to say: over the step, its shape by how much it matters. */
+interface FlightMark {
+  readonly stepId: string;
+  readonly severity: Severity;
+  readonly x: number;
+  readonly y: number;
+  readonly shape: string;
+}
+
 interface PitchLabel {
   readonly y: number;
   readonly text: string;
@@ -57,6 +73,7 @@ export interface FlightShapes {
   readonly pitchLabels: readonly PitchLabel[];
   readonly ribbons: readonly FlightRibbon[];
   readonly labels: readonly FlightLabel[];
+  readonly marks: readonly FlightMark[];
   readonly load: string;
   readonly ticks: readonly { readonly x: number; readonly minutes: number }[];
   readonly end: { readonly x: number; readonly seconds: number };
@@ -66,6 +83,8 @@ export interface FlightInput {
   readonly routine: LaidRoutine;
   readonly voice: VoiceFile;
   readonly budgetSeconds: number;
+  /** Steps the review has something to say about. */
+  readonly marked?: ReadonlyMap<string, Severity>;
   readonly width: number;
   readonly height: number;
 }
@@ -153,6 +172,26 @@ function labelsOf(routine: LaidRoutine, x: X): FlightLabel[] {
   });
 }
 
+const MARKS = { stop: symbolDiamond, warn: symbolTriangle, note: symbolCircle };
+const MARK_SIZE = { stop: 90, warn: 62, note: 34 };
+const OVER_RIBBON = 15;
+const OVER_GROUND = 16;
+
+function marksOf(
+  { routine, marked }: Pick<FlightInput, 'routine' | 'marked'>,
+  x: X,
+  scale: PitchScale,
+  ground: number,
+): FlightMark[] {
+  return routine.steps.flatMap(({ id, startsAt, seconds, highest }) => {
+    const severity = marked?.get(id);
+    if (!severity) return [];
+    const y = highest === null ? ground - OVER_GROUND : Math.max(OVER_RIBBON / 2, scale.y(highest) - OVER_RIBBON);
+    const shape = symbol(MARKS[severity], MARK_SIZE[severity])() ?? '';
+    return [{ stepId: id, severity, x: x(startsAt + seconds / 2), y, shape }];
+  });
+}
+
 /** Only the notes that mean something; of two that would touch, the one that matters more. */
 function pitchLabelsOf(voice: VoiceFile, routine: LaidRoutine, scale: PitchScale): PitchLabel[] {
   const limits = todaysLimits(routine);
@@ -196,7 +235,7 @@ function ticksOf(minutes: number, x: X): FlightShapes['ticks'] {
  *
  * @returns positions in pixels of a picture `width` by `height`
  */
-export function layFlight({ routine, voice, budgetSeconds, width, height }: FlightInput): FlightShapes {
+export function layFlight({ routine, voice, budgetSeconds, marked, width, height }: FlightInput): FlightShapes {
   const right = width - 10;
   const ground = height - BELOW_GROUND;
   const span = voiceSpan(voice, routine.reference);
@@ -226,6 +265,7 @@ export function layFlight({ routine, voice, budgetSeconds, width, height }: Flig
     pitchLabels: pitchLabelsOf(voice, routine, scale),
     ribbons: routine.steps.flatMap((step) => ribbonOf(step, x, scale) ?? []),
     labels: labelsOf(routine, x),
+    marks: marksOf({ routine, ...(marked && { marked }) }, x, scale, ground),
     load: loadLine(routine, x, ground),
     ticks: ticksOf(minutes, x),
     end: { x: x(routine.seconds), seconds: routine.seconds },

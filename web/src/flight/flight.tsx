@@ -1,5 +1,5 @@
 import { useElementSize } from '@mantine/hooks';
-import { type LaidRoutine, type VoiceFile } from '@soft-lark/core';
+import type { LaidRoutine, Severity, VoiceFile } from '@soft-lark/core';
 import { memo, useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { clockText } from '../ui/format.ts';
@@ -13,6 +13,8 @@ interface FlightProps {
   readonly voice: VoiceFile;
   readonly budgetSeconds: number;
   readonly chosenId: string | undefined;
+  /** Steps the review has something to say about. */
+  readonly marked?: ReadonlyMap<string, Severity>;
   readonly onChoose: (stepId: string) => void;
 }
 
@@ -81,13 +83,22 @@ export const Flight = memo(function Flight({
   voice,
   budgetSeconds,
   chosenId,
+  marked,
   onChoose,
 }: FlightProps): ReactElement {
   const { t } = useTranslation();
   const { ref, width } = useElementSize();
   const shapes = useMemo(
-    () => layFlight({ routine, voice, budgetSeconds, width: Math.max(320, width), height: HEIGHT }),
-    [routine, voice, budgetSeconds, width],
+    () =>
+      layFlight({
+        routine,
+        voice,
+        budgetSeconds,
+        width: Math.max(320, width),
+        height: HEIGHT,
+        ...(marked && { marked }),
+      }),
+    [routine, voice, budgetSeconds, marked, width],
   );
   const rows = routine.steps.map((step) => [
     step.exercise.name,
@@ -96,8 +107,11 @@ export const Flight = memo(function Flight({
     step.lowest === null ? '–' : writeNote(step.lowest),
     step.highest === null ? '–' : writeNote(step.highest),
     step.exercise.load,
+    marked?.has(step.id) ? t(`bench.think.severity.${marked.get(step.id) ?? 'note'}`) : '',
   ]);
-  const head = (['step', 'starts', 'length', 'low', 'high', 'load'] as const).map((name) => t(`bench.table.${name}`));
+  const head = (['step', 'starts', 'length', 'low', 'high', 'load', 'review'] as const).map((name) =>
+    t(`bench.table.${name}`),
+  );
   return (
     <PictureTable label={t('bench.flight')} head={head} rows={rows} isOver>
       <div ref={ref} className={classes['frame']}>
@@ -150,6 +164,18 @@ export const Flight = memo(function Flight({
                 {text}
               </text>
             </g>
+          ))}
+          {shapes.marks.map(({ stepId, severity, x, y, shape }) => (
+            <path
+              key={stepId}
+              className={classes['mark']}
+              data-severity={severity}
+              d={shape}
+              transform={`translate(${String(x)} ${String(y)})`}
+              onClick={() => {
+                onChoose(stepId);
+              }}
+            />
           ))}
           <line className={classes['end']} x1={shapes.end.x} x2={shapes.end.x} y1={14} y2={shapes.ground - 12} />
           <text className={classes['endTime']} x={shapes.end.x - 6} y={14} textAnchor="end">

@@ -53,6 +53,30 @@ describe('flight', () => {
     expect(shapes.ribbons[2]?.tunes).toHaveLength(thirds?.kind === 'pattern' ? thirds.ladder.rungs.length : -1);
   });
 
+  test('what the review marks stands over its step, a pebble’s over the ground, nothing over the others', () => {
+    const marked = new Map([
+      ['standing-check', 'note'],
+      ['thirds', 'stop'],
+      ['gone', 'warn'],
+    ] as const);
+    const { marks, labels, ground } = layFlight({
+      routine,
+      voice: VOICE,
+      budgetSeconds: 720,
+      marked,
+      width: 1224,
+      height: 286,
+    });
+    expect(marks.map(({ stepId, severity }) => [stepId, severity])).toEqual([
+      ['standing-check', 'note'],
+      ['thirds', 'stop'],
+    ]);
+    for (const { stepId, x } of marks) expect(x).toBeCloseTo(labels.find((label) => label.stepId === stepId)?.x ?? 0);
+    const [pebble, ribbon] = marks.map(({ y }) => y);
+    expect([(ribbon ?? 0) > 0, (ribbon ?? 0) < (pebble ?? 0), (pebble ?? 0) < ground]).toEqual([true, true, true]);
+    expect(shapes.marks).toEqual([]);
+  });
+
   test('time runs to the right, inside the picture; pitch runs upwards', () => {
     const xs = shapes.labels.map(({ x }) => x);
     expect([...xs].sort((a, b) => a - b)).toEqual(xs);

@@ -274,6 +274,7 @@ export const bench = {
     low: 'Lowest',
     high: 'Highest',
     load: 'Load',
+    review: 'Review',
     key: 'Key',
     at: 'At',
     leg: 'Leg',

@@ -1,7 +1,7 @@
 import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import type { Exercise, Finding, RoutineStep, Severity } from '@soft-lark/core';
-import { useCallback, useState, type ReactElement } from 'react';
+import { useCallback, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import type { Routine } from '../../api/routines.queries.ts';
@@ -70,6 +70,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const [isReviewing, setReviewing] = useState(false);
   const thinking = useThinking(server.id, routine, today, shelf, now, act);
   const { laid, findings, drafting } = thinking;
+  const marked = useMemo(() => marksOf(findings), [findings]);
   const chosen =
     laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
   const openShelf = useCallback(() => {
@@ -138,6 +139,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           voice={student.voice}
           budgetSeconds={thinking.minutes * 60}
           chosenId={chosen?.id}
+          marked={marked}
           onChoose={choose}
         />
       )}
@@ -151,7 +153,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           acts={acts}
           locked={lockedIds(steps)}
           blocks={steps.map(({ block = '' }) => block).join('\n')}
-          marked={marksOf(findings)}
+          marked={marked}
           onAdd={openShelf}
         />
         {chosen ? (
