@@ -10,7 +10,9 @@ export type PianoState = 'idle' | 'loading' | 'ready' | 'failed';
 let tone: typeof Tone | undefined;
 let sampler: Tone.Sampler | undefined;
 let state: PianoState = 'idle';
-const loaded = new Set<number>();
+/** Samples that are there or on their way; one that failed is asked for again. */
+const loads = new Map<number, Promise<void>>();
+let waiting = 0;
 const listeners = new Set<() => void>();
 
 function become(next: PianoState): void {
@@ -34,32 +36,43 @@ function whenIdle(work: () => void): void {
   else setTimeout(work, 400);
 }
 
+async function addSample(note: number, instrument: Tone.Sampler): Promise<void> {
+  const response = await fetch(addressOf(note));
+  if (!response.ok) throw new Error(`Sound ${String(note)} is missing.`);
+  const buffer = await instrument.context.rawContext.decodeAudioData(await response.arrayBuffer());
+  instrument.add(note as never, buffer);
+}
+
 async function addSamples(notes: readonly number[], instrument: Tone.Sampler): Promise<void> {
-  const missing = notes.filter((note) => !loaded.has(note));
   await Promise.all(
-    missing.map(async (note) => {
-      loaded.add(note);
-      const response = await fetch(addressOf(note));
-      if (!response.ok) throw new Error(`Sound ${String(note)} is missing.`);
-      const context = instrument.context.rawContext;
-      const buffer = await context.decodeAudioData(await response.arrayBuffer());
-      instrument.add(note as never, buffer);
+    notes.map(async (note) => {
+      const load = loads.get(note) ?? addSample(note, instrument);
+      loads.set(note, load);
+      try {
+        await load;
+      } catch (cause) {
+        loads.delete(note);
+        throw cause;
+      }
     }),
   );
 }
 
 /** Loads the samples of some pitches now, and the rest while nothing else is going on. */
 export async function loadPiano(pitches: readonly number[]): Promise<void> {
-  if (state === 'loading') return;
   if (state !== 'ready') become('loading');
+  waiting += 1;
   try {
     tone ??= await import('tone');
     sampler ??= new tone.Sampler({ release: 0.4 }).toDestination();
     await addSamples(samplesFor(pitches), sampler);
-    become('ready');
+    waiting -= 1;
+    // Ready only when all that was asked for meanwhile is there.
+    if (waiting === 0) become('ready');
     const instrument = sampler;
     whenIdle(() => void addSamples(SAMPLES, instrument).catch(() => undefined));
   } catch {
+    waiting -= 1;
     become('failed');
   }
 }

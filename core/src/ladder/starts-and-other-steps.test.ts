@@ -1,0 +1,122 @@
+import fc from 'fast-check';
+import { FIVE } from '../testing/ladders.ts';
+import { thrownBy } from '../testing/thrown.ts';
+import { breathMoment, breathSeconds, buildSiren, proposeStart, spokenSeconds, type SirenInput } from './index.ts';
+
+describe('proposeStart', () => {
+  const limits = { pattern: FIVE, floor: 58, ceiling: 75 };
+  test.each([
+    ['low-anchor', { rule: 'low-anchor', semitones: 3 }, {}, 61, 0],
+    ['high-anchor', { rule: 'high-anchor', semitones: 2 }, {}, 66, 0],
+    ['speaking pitch', { rule: 'speaking-pitch' }, { speakingNote: 59 }, 59, 0],
+    ['speaking pitch unknown', { rule: 'speaking-pitch' }, {}, 61, 0],
+    ['speaking pitch under the floor', { rule: 'speaking-pitch' }, { speakingNote: 55 }, 58, 3],
+    ['bridge-anchor', { rule: 'bridge-anchor', semitones: 2 }, { bridges: [64, 72] }, 67, 0],
+    ['bridge-anchor over a low bridge', { rule: 'bridge-anchor', semitones: 2 }, { bridges: [67] }, 62, 0],
+    ['no bridge to stand on', { rule: 'bridge-anchor', semitones: 2 }, {}, 61, 0],
+    ['absolute', { rule: 'absolute', notes: { 'mezzo-soprano': 60 } }, {}, 60, 0],
+    ['absolute too high', { rule: 'absolute', notes: { 'mezzo-soprano': 72 } }, {}, 68, -4],
+  ] as const)('%s', (_, placement, voice, start, movedBy) => {
+    expect(proposeStart({ ...limits, placement, voice: { type: 'mezzo-soprano', ...voice } })).toEqual({
+      start,
+      movedBy,
+    });
+  });
+
+  test('a pattern wider than the limits has no start', () => {
+    expect(
+      proposeStart({ ...limits, ceiling: 64, placement: { rule: 'speaking-pitch' }, voice: { type: 'bass' } }),
+    ).toBeNull();
+  });
+});
+
+describe('other kinds of step', () => {
+  test.each([
+    [{ inCounts: 4, holdCounts: 0, outCounts: 6, restCounts: 0, cycles: 6, countTempo: 60 }, 60],
+    [{ inCounts: 4, holdCounts: 3, outCounts: 4, restCounts: 2, cycles: 3, countTempo: 78 }, 30],
+    [{ repeats: 2, secondsEach: 8, restSeconds: 30 }, 46],
+  ])('breath %j lasts %p s', (breath, seconds) => {
+    expect(breathSeconds(breath)).toBeCloseTo(seconds, 9);
+  });
+
+  test.each([
+    [0, { cycle: 1, phase: 'in', count: 1 }],
+    [4.5, { cycle: 1, phase: 'out', count: 2 }],
+    [15, { cycle: 1, phase: 'rest', count: 1 }],
+    [21, { cycle: 2, phase: 'in', count: 1 }],
+    [84, null],
+  ])('at %p s the breath is at %j', (seconds, moment) => {
+    expect(
+      breathMoment({ inCounts: 3, holdCounts: 0, outCounts: 12, restCounts: 6, cycles: 4, countTempo: 60 }, seconds),
+    ).toEqual(moment);
+  });
+
+  test('spoken work quickens', () => {
+    expect(spokenSeconds({ repeats: 6, beats: 4, tempo: 96 })).toBeCloseTo(15, 9);
+    expect(spokenSeconds({ repeats: 2, beats: 8, tempo: 120, quickening: 0.06 })).toBeCloseTo(4 + 4 / 1.06, 9);
+  });
+
+  const siren: SirenInput = {
+    floor: 58,
+    ceiling: 76,
+    lowShare: 0.1,
+    highShare: 0.6,
+    shape: 'up-down',
+    repeats: 4,
+    secondsEach: 5,
+    restSeconds: 2,
+  };
+
+  test('a glide up and down between two heights of the range', () => {
+    const { pieces, seconds, voicedSeconds, lowest, highest } = buildSiren(siren);
+    expect([pieces.length, seconds, voicedSeconds, lowest, highest]).toEqual([8, 26, 20, 60, 69]);
+    expect(pieces[1]).toEqual({ pass: 0, from: 69, to: 60, startsAt: 2.5, endsAt: 5 });
+  });
+
+  test.each<[string, Partial<SirenInput>, [number, number][], number]>([
+    ['an end in a zone moves out', { avoid: [{ low: 69, high: 70 }], shape: 'up' }, [[60, 68]], 0],
+    [
+      'a zone in the middle splits it',
+      { avoid: [{ low: 64, high: 64 }], shape: 'up' },
+      [
+        [60, 63],
+        [65, 69],
+      ],
+      0,
+    ],
+    ['pieces under a third are left out', { avoid: [{ low: 62, high: 63 }], shape: 'up' }, [[64, 69]], 1],
+  ])('%s', (_, change, expected, skipped) => {
+    const { pieces, skipped: left } = buildSiren({ ...siren, ...change });
+    expect(pieces.filter(({ pass }) => pass === 0).map(({ from, to }) => [from, to])).toEqual(expected);
+    expect(left).toHaveLength(skipped);
+  });
+
+  test.each<[Partial<SirenInput>, string]>([
+    [{ repeats: 0 }, 'BAD_SETTING'],
+    [{ secondsEach: 0 }, 'BAD_SETTING'],
+    [{ highShare: 1.2 }, 'BAD_SETTING'],
+    [{ ceiling: 60 }, 'SPAN_EXCEEDS_RANGE'],
+  ])('refuses %j', (change, code) => {
+    expect(thrownBy(() => buildSiren({ ...siren, ...change }))).toMatchObject({ code });
+  });
+
+  test('glides keep out of every zone and inside the limits', () => {
+    const zone = fc.tuple(fc.integer({ min: 55, max: 80 }), fc.integer({ min: 0, max: 4 }));
+    fc.assert(
+      fc.property(
+        fc.array(zone, { maxLength: 3 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (zones, lowShare, highShare) => {
+          const avoid = zones.map(([low, width]) => ({ low, high: low + width }));
+          const wrong = buildSiren({ ...siren, lowShare, highShare, avoid }).pieces.filter(({ from, to }) => {
+            const [low, high] = [Math.min(from, to), Math.max(from, to)];
+            return low < 58 || high > 76 || avoid.some((area) => low <= area.high && high >= area.low);
+          });
+          expect(wrong).toEqual([]);
+        },
+      ),
+      { numRuns: 3000 },
+    );
+  });
+});
