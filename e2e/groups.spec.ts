@@ -27,8 +27,8 @@ test('a pair warms up in the keys it shares: octaves written out, on the bench a
   await expect(page.getByRole('row', { name: /^Long hiss/ })).toContainText('joins in');
   const group = page.url();
 
-  await page.getByRole('combobox', { name: 'Put it on the bench' }).click();
-  await page.getByRole('option', { name: 'Joss Arden' }).click();
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('menuitem', { name: 'Joss Arden' }).click();
   await expect(page.getByRole('textbox', { name: 'Name of the routine' })).toHaveValue('Bow and stern, together');
   await expect(order(page).first()).toBeVisible();
   await stepRow(page, 'Up and down five').click();

@@ -1,3 +1,3 @@
-export { RoutineDto, RoutineStepDto, RoutineVersionDto } from './dto/routines.dto.ts';
+export { RoutineDto, RoutineFieldsDto, RoutineVersionDto } from './dto/routines.dto.ts';
 export { RoutinesModule } from './routines.module.ts';
 export { RoutinesService } from './routines.service.ts';

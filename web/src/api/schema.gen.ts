@@ -1124,25 +1124,25 @@ export interface components {
             keep?: boolean;
         };
         TemplateDto: {
-            /** Format: uuid */
-            id: string;
             name: string;
             /** @enum {string} */
             kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
             steps: components["schemas"]["RoutineStepDto"][];
+            /** Format: uuid */
+            id: string;
             parts: components["schemas"]["RecipePartDto"][];
             /** Format: date-time */
             savedAt: string;
         };
         NewTemplateDto: {
-            /** Format: uuid */
-            id: string;
             name: string;
             /** @enum {string} */
             kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
             steps: components["schemas"]["RoutineStepDto"][];
+            /** Format: uuid */
+            id: string;
             parts: components["schemas"]["RecipePartDto"][];
         };
         GroupDto: {

@@ -13,7 +13,7 @@ export const groups = {
   noRoutine: 'None of these singers has a routine yet. Make one for one of them, and it is worked out for all.',
   routine: 'Routine',
   lead: 'Put it on the bench',
-  leadHint: 'as this singer leads it',
+  leadHint: 'Who leads it, in their own octave',
   ledName: '{{group}}, together',
   step: 'Step',
   keys: 'Keys in common',

@@ -1,7 +1,7 @@
-import { ROUTINE_KINDS, STAGES, type RoutineKind, type Stage } from '@soft-lark/core';
+import { STAGES, type Stage } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { Choice, Flag, Id, Parts, Text, Texts, Whole } from '../../common/index.ts';
-import { RoutineStepDto } from '../../routines/index.ts';
+import { Choice, Flag, Id, Parts, Texts, Whole } from '../../common/index.ts';
+import { RoutineFieldsDto } from '../../routines/index.ts';
 
 /** One place of a recipe: a stage, what it should serve, and how much it may ask. */
 export class RecipePartDto {
@@ -19,25 +19,11 @@ export class RecipePartDto {
   keep?: boolean;
 }
 
-/** A template of the studio's own: either its steps as they are, or the places of a recipe. */
-export class NewTemplateDto {
+/** A template of the studio's own: either its steps as they are, or the places of a recipe; the other is empty. */
+export class NewTemplateDto extends RoutineFieldsDto {
   @Id()
   id!: string;
 
-  @Text({ max: 120 })
-  name!: string;
-
-  @Choice(ROUTINE_KINDS)
-  kind!: RoutineKind;
-
-  @Whole(1, 120)
-  minutes!: number;
-
-  /** Empty where it is a recipe. */
-  @Parts(() => RoutineStepDto, 60)
-  steps!: RoutineStepDto[];
-
-  /** Empty where it is kept as it is. */
   @Parts(() => RecipePartDto, 60)
   parts!: RecipePartDto[];
 }

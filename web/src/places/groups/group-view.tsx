@@ -1,4 +1,4 @@
-import { Button, Group, Modal, Select, Title } from '@mantine/core';
+import { Button, Group, Menu, Modal, Select, Title } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { groupSettings, type Exercise, type GroupStep } from '@soft-lark/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -107,16 +107,26 @@ export function GroupView({ group, members, shelf }: GroupViewProps): ReactEleme
             value={routine.id}
             onChange={setRoutineId}
           />
-          <Select
-            w={260}
-            label={t('groups.lead')}
-            placeholder={t('groups.leadHint')}
-            data={members.map(({ id, name }) => ({ value: id, label: name }))}
-            value={null}
-            onChange={(studentId) => {
-              if (studentId) lead.mutate(studentId);
-            }}
-          />
+          <Menu position="bottom-start" width={260}>
+            <Menu.Target>
+              <Button disabled={!steps} loading={lead.isPending}>
+                {t('groups.lead')}
+              </Button>
+            </Menu.Target>
+            <Menu.Dropdown>
+              <Menu.Label>{t('groups.leadHint')}</Menu.Label>
+              {members.map(({ id, name }) => (
+                <Menu.Item
+                  key={id}
+                  onClick={() => {
+                    lead.mutate(id);
+                  }}
+                >
+                  {name}
+                </Menu.Item>
+              ))}
+            </Menu.Dropdown>
+          </Menu>
         </Group>
       )}
       <FormProblem error={lead.error} />
