@@ -128,9 +128,12 @@ test('two windows on one routine: the later write is refused, nothing is lost, t
   await saved(other);
   await expect(other.getByRole('alert')).toBeHidden();
   await expect(other.getByRole('textbox', { name: 'Minutes' })).toHaveValue('8');
-  await page.reload();
-  await stepRow(page, 'Falling hum').click();
-  await expect(page.getByLabel('Tempo', { exact: true })).toHaveValue('60');
+  // What was brought together is saved a moment later.
+  await expect(async () => {
+    await page.reload();
+    await stepRow(page, 'Falling hum').click();
+    await expect(page.getByLabel('Tempo', { exact: true })).toHaveValue('60', { timeout: 1500 });
+  }).toPass();
   await expect(page.getByRole('textbox', { name: 'Minutes' })).toHaveValue('8');
 });
 
