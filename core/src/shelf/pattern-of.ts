@@ -8,8 +8,15 @@ import { NOISES } from './noises.data.ts';
  * @throws PatternError where the written text does not parse
  */
 export function patternOfWork(work: PatternWork): Pattern {
-  return markPattern(parsePattern(work.pattern, { mode: work.mode, syllables: work.syllables }), work.marks);
+  const known = READ.get(work);
+  if (known) return known;
+  const pattern = markPattern(parsePattern(work.pattern, { mode: work.mode, syllables: work.syllables }), work.marks);
+  READ.set(work, pattern);
+  return pattern;
 }
+
+/** What was read already: a fit asks for the same patterns hundreds of times, and neither works nor patterns change. */
+const READ = new WeakMap<PatternWork, Pattern>();
 
 /** How far the pattern of an exercise reaches, semitones; `null` for what has no pattern. */
 export function spanOf({ work }: Pick<Exercise, 'work'>): number | null {

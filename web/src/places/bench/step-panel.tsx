@@ -78,7 +78,15 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
       <p className={classes['sung']}>{subtitle(step, isShared, t)}</p>
       <StepStones step={step} act={act} />
       <StepSettingsRow stepId={step.id} exercise={exercise} settings={step.settings} {...startsOf(step)} act={act} />
-      {!isShared && <StepWords step={step} act={act} />}
+      {!isShared && (
+        <StepWords
+          stepId={step.id}
+          cue={step.settings.cue}
+          note={step.settings.note}
+          isContrast={step.settings.contrast ?? false}
+          act={act}
+        />
+      )}
       {!step.problem && (
         <p className={classes['setUp']}>
           {t('bench.setUp', { seconds: clockText(setUpSeconds), work: clockText(seconds - setUpSeconds) })} ·{' '}

@@ -1,6 +1,6 @@
 import type { DraftContext, DraftedStep, PassedOver, RoutineContext, RoutineStep } from '@soft-lark/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
+import { startTransition, useCallback, useState } from 'react';
 import { v7 } from 'uuid';
 import { runQuery, runsQuery } from '../../api/runs.queries.ts';
 import { draftBeside } from '../../workers/draft.ts';
@@ -56,9 +56,11 @@ export function useDrafting(
           seed: Math.floor(performance.timeOrigin + performance.now()) % 1_000_000,
         });
         const named = drafted.steps.map((step) => (step.locked ? step : { ...step, id: v7() }));
-        setReasons(new Map(named.map((step) => [step.id, step])));
-        setLeftOut(drafted.leftOut);
-        setBefore(named.filter(({ locked }) => !locked).map(({ exerciseId }) => exerciseId));
+        startTransition(() => {
+          setReasons(new Map(named.map((step) => [step.id, step])));
+          setLeftOut(drafted.leftOut);
+          setBefore(named.filter(({ locked }) => !locked).map(({ exerciseId }) => exerciseId));
+        });
         return named.map(({ id, exerciseId, settings, locked, block }) => ({
           id,
           exerciseId,

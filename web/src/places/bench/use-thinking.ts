@@ -11,7 +11,7 @@ import {
   type RoutineStep,
 } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useEffectEvent, useMemo, useState, type Dispatch } from 'react';
+import { startTransition, useEffect, useEffectEvent, useMemo, useRef, useState, type Dispatch } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { useRoutineContext } from '../../api/lay.ts';
@@ -92,7 +92,10 @@ export function useThinking(
   const drafting = useDrafting(studentId, context, history?.ease, song && songNeeds(song, voice));
   const draft = async (): Promise<void> => {
     const drafted = await drafting.draft(steps, minutes);
-    act({ type: 'patch', what: t('bench.think.draft'), patches: [{ op: 'steps', steps: drafted }] });
+    // Another bench altogether: it is drawn in pieces, and the page stays free meanwhile.
+    startTransition(() => {
+      act({ type: 'patch', what: t('bench.think.draft'), patches: [{ op: 'steps', steps: drafted }] });
+    });
   };
   // Whoever asked for a draft on the way here gets it, once.
   const [address, setAddress] = useSearchParams();
@@ -106,6 +109,8 @@ export function useThinking(
   }, [isAsked]);
   const fitted = (wanted: number): readonly RoutineStep[] =>
     fitRoutine(steps, wanted * 60, context, { mayDrop: true }).steps;
+  // What was worked out under the finger is not worked out again when it is let go.
+  const tried = useRef<Preview | null>(null);
   return {
     laid,
     context,
@@ -115,18 +120,21 @@ export function useThinking(
     mutes,
     drafting,
     slide: (wanted) => {
-      setPreview(wanted === minutes ? null : { minutes: wanted, steps: fitted(wanted) });
+      tried.current = wanted === minutes ? null : { minutes: wanted, steps: fitted(wanted) };
+      setPreview(tried.current);
     },
     slid: (wanted) => {
       setPreview(null);
       if (wanted === minutes) return;
       const what = t('bench.think.fitTo', { count: wanted });
+      const now = tried.current?.minutes === wanted ? tried.current.steps : fitted(wanted);
+      tried.current = null;
       act({
         type: 'patch',
         what,
         patches: [
           { op: 'minutes', minutes: wanted },
-          { op: 'steps', steps: fitted(wanted) },
+          { op: 'steps', steps: now },
         ],
       });
     },
