@@ -54,6 +54,13 @@ test('a draft in a press; two steps pinned, another drafted; fewer minutes; fixe
   await history.getByRole('listitem').last().getByRole('button').click();
   await expect(history.getByRole('img', { name: /flight then/ })).toBeVisible();
   await expect(history.getByRole('row', { name: /added since/ }).first()).toBeVisible();
+  // Two versions held against each other, not only one against the bench.
+  await history.getByRole('combobox', { name: 'Compared with' }).click();
+  await page
+    .getByRole('option', { name: /^version/ })
+    .first()
+    .click();
+  await expect(history.getByRole('columnheader', { name: /^version \d+$/ })).toHaveCount(2);
   await page.keyboard.press('Escape');
 
   await page.getByRole('button', { name: 'Undo' }).hover();

@@ -155,6 +155,8 @@ export const bench = {
   history: {
     open: 'Versions',
     choose: 'Choose a version to compare it with what is on the bench.',
+    against: 'Compared with',
+    onTheBench: 'what is on the bench',
     then: 'Then',
     now: 'Now',
     flights: 'The flight then, pale, and now, on top of each other',

@@ -1,7 +1,7 @@
 import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import type { Exercise, Finding, RoutineStep, Severity } from '@soft-lark/core';
-import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import type { Exercise, Finding, LaidRoutine, RoutineStep, Severity } from '@soft-lark/core';
+import { useCallback, useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import type { Routine } from '../../api/routines.queries.ts';
@@ -53,6 +53,16 @@ function marksOf(findings: readonly Finding[]): ReadonlyMap<string, Severity> {
   );
 }
 
+/** Sung steps that come before one. */
+function sungBefore({ steps }: LaidRoutine, stepId: string): number {
+  return steps
+    .slice(
+      0,
+      steps.findIndex(({ id }) => id === stepId),
+    )
+    .filter(({ lowest }) => lowest !== null).length;
+}
+
 /** The bench: order at the left, flight on top, the chosen step below it, the reasons at the right. */
 export function Bench({ routine: server, today, shelf }: BenchProps): ReactElement {
   const { t } = useTranslation();
@@ -73,6 +83,8 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const marked = useMemo(() => marksOf(findings), [findings]);
   const chosen =
     laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
+  // The flight answers at once; the step's own fields may follow a frame later.
+  const shown = useDeferredValue(chosen);
   const openShelf = useCallback(() => {
     setAdding(true);
   }, []);
@@ -156,13 +168,13 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           marked={marked}
           onAdd={openShelf}
         />
-        {chosen ? (
+        {shown ? (
           <>
             <StepPanel
-              step={chosen}
+              step={shown}
               routineId={server.id}
               context={thinking.context}
-              sungSteps={laid.steps.slice(0, laid.steps.indexOf(chosen)).filter(({ lowest }) => lowest !== null).length}
+              sungSteps={sungBefore(laid, shown.id)}
               act={act}
             />
             <div>
@@ -176,7 +188,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
                   onFix={thinking.fix}
                 />
               )}
-              <StepReasons step={chosen} said={drafting.reasons.get(chosen.id)} shelf={shelf} act={act} />
+              <StepReasons step={shown} said={drafting.reasons.get(shown.id)} shelf={shelf} act={act} />
               <LeftOut leftOut={drafting.leftOut} shelf={shelf} />
             </div>
           </>

@@ -1,4 +1,4 @@
-import { ActionIcon, Button, Modal, Tooltip } from '@mantine/core';
+import { ActionIcon, Button, Modal, Select, Tooltip } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconHistory } from '@tabler/icons-react';
 import { layRoutine, type LaidRoutine, type RoutineContext, type RoutineStep } from '@soft-lark/core';
@@ -24,17 +24,24 @@ interface HistoryProps {
   readonly act: Dispatch<BenchAction>;
 }
 
+const ON_THE_BENCH = 'bench';
+
 function lengthOf(steps: LaidRoutine['steps'], id: string): string {
   const step = steps.find((one) => one.id === id);
   return step ? clockText(step.seconds) : '';
 }
 
-function Compared({
-  version,
-  routine,
-  laid,
-  context,
-}: Omit<HistoryProps, 'routineId' | 'act'> & { readonly version: RoutineVersion }): ReactElement {
+interface ComparedProps {
+  readonly version: RoutineVersion;
+  /** What it is held against: another version, or what is on the bench. */
+  readonly against: Pick<EditedRoutine, 'steps'>;
+  readonly laid: LaidRoutine;
+  /** What the two are called. */
+  readonly titles: readonly [string, string];
+  readonly context: RoutineContext;
+}
+
+function Compared({ version, against, laid, titles, context }: ComparedProps): ReactElement {
   const { t } = useTranslation();
   const old = layRoutine(version.steps, context);
   const name = (step: RoutineStep | undefined): string =>
@@ -48,15 +55,15 @@ function Compared({
       <table className={classes['compared']}>
         <thead>
           <tr>
-            <th>{t('bench.history.then')}</th>
+            <th>{titles[0]}</th>
             <th>{clockText(old.seconds)}</th>
-            <th>{t('bench.history.now')}</th>
+            <th>{titles[1]}</th>
             <th>{clockText(laid.seconds)}</th>
             <th />
           </tr>
         </thead>
         <tbody>
-          {compareSteps(version.steps, routine.steps).map(({ id, before, after, change }) => (
+          {compareSteps(version.steps, against.steps).map(({ id, before, after, change }) => (
             <tr key={id} data-change={change}>
               <td>{name(before)}</td>
               <td>{lengthOf(old.steps, id)}</td>
@@ -87,7 +94,10 @@ export function History({ routineId, routine, laid, context, act }: HistoryProps
   const [isOpen, { open, close }] = useDisclosure(false);
   const versions = useQuery({ ...routineVersionsQuery(routineId), enabled: isOpen });
   const [chosen, setChosen] = useState<number | null>(null);
+  const [other, setOther] = useState<string>(ON_THE_BENCH);
   const version = versions.data?.find((one) => one.version === chosen);
+  const against = versions.data?.find((one) => String(one.version) === other && one !== version);
+  const versionName = (one: RoutineVersion): string => t('bench.version', { version: one.version });
   const kept = version?.steps.filter(({ exerciseId }) => context.exercises.has(exerciseId)) ?? [];
   const lost = (version?.steps.length ?? 0) - kept.length;
   const restore = ({ minutes, savedAt }: RoutineVersion): void => {
@@ -136,7 +146,36 @@ export function History({ routineId, routine, laid, context, act }: HistoryProps
           </ol>
           {version ? (
             <section aria-label={t('bench.version', { version: version.version })}>
-              <Compared version={version} routine={routine} laid={laid} context={context} />
+              <Select
+                w={260}
+                mb="sm"
+                size="sm"
+                label={t('bench.history.against')}
+                data={[
+                  { value: ON_THE_BENCH, label: t('bench.history.onTheBench') },
+                  ...(versions.data ?? [])
+                    .filter((one) => one !== version)
+                    .map((one) => ({
+                      value: String(one.version),
+                      label: `${versionName(one)} · ${momentText(one.savedAt)}`,
+                    })),
+                ]}
+                value={against ? other : ON_THE_BENCH}
+                onChange={(value) => {
+                  setOther(value ?? ON_THE_BENCH);
+                }}
+              />
+              <Compared
+                version={version}
+                against={against ?? routine}
+                laid={against ? layRoutine(against.steps, context) : laid}
+                titles={
+                  against
+                    ? [versionName(version), versionName(against)]
+                    : [t('bench.history.then'), t('bench.history.now')]
+                }
+                context={context}
+              />
               {lost > 0 && <p>{t('bench.history.lostSteps', { count: lost })}</p>}
               <Button
                 variant="filled"
