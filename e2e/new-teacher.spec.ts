@@ -35,7 +35,7 @@ test('a new teacher: from sign-up to a log of exactly the keys sung', async ({ p
   await act(page, 'Next key').click();
   await page.getByRole('button', { name: 'strain' }).click();
   await expect(page.getByTestId('count')).toHaveText('two more');
-  await act(page, 'Turn back now').click();
+  await act(page, 'Effort: turn here').click();
   await expect(keyNow(page)).toHaveText('E♭');
   await expect(page.getByTestId('count')).toHaveText('last one');
   await act(page, 'Next key').click();

@@ -65,10 +65,10 @@ export function Templates({ routine, shelf }: TemplatesProps): ReactElement {
   const templates = useQuery(templatesQuery).data ?? [];
   const { kind, minutes, steps } = routine;
   const keep = useMutation({
-    mutationFn: () =>
+    mutationFn: (wanted: string) =>
       keepTemplate({
         id: v7(),
-        name: name.trim(),
+        name: wanted.trim(),
         kind,
         minutes,
         steps: way === 'as-it-is' ? stepsOf(templateSteps(steps, v7)) : [],
@@ -77,9 +77,10 @@ export function Templates({ routine, shelf }: TemplatesProps): ReactElement {
             ? recipeParts(steps, shelf).map(({ goals, ...part }) => ({ ...part, goals: [...goals] }))
             : [],
       }),
-    onSuccess: async () => {
+    onSuccess: async (_, wanted) => {
+      // Who types the next name already does not lose it.
+      setName((now) => (now === wanted ? '' : now));
       await queries.invalidateQueries({ queryKey: templatesQuery.queryKey });
-      setName('');
     },
   });
   return (
@@ -99,7 +100,7 @@ export function Templates({ routine, shelf }: TemplatesProps): ReactElement {
         <form
           onSubmit={(event) => {
             event.preventDefault();
-            keep.mutate();
+            keep.mutate(name);
           }}
         >
           <Stack gap="sm">
