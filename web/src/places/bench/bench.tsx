@@ -1,7 +1,7 @@
 import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import type { Exercise, Finding, LaidRoutine, RoutineStep, Severity } from '@soft-lark/core';
-import { useCallback, useDeferredValue, useMemo, useState, type ReactElement } from 'react';
+import { useCallback, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import type { Routine } from '../../api/routines.queries.ts';
@@ -83,8 +83,6 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const marked = useMemo(() => marksOf(findings), [findings]);
   const chosen =
     laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
-  // The flight answers at once; the step's own fields may follow a frame later.
-  const shown = useDeferredValue(chosen);
   const openShelf = useCallback(() => {
     setAdding(true);
   }, []);
@@ -168,13 +166,13 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           marked={marked}
           onAdd={openShelf}
         />
-        {shown ? (
+        {chosen ? (
           <>
             <StepPanel
-              step={shown}
+              step={chosen}
               routineId={server.id}
               context={thinking.context}
-              sungSteps={sungBefore(laid, shown.id)}
+              sungSteps={sungBefore(laid, chosen.id)}
               act={act}
             />
             <div>
@@ -188,7 +186,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
                   onFix={thinking.fix}
                 />
               )}
-              <StepReasons step={shown} said={drafting.reasons.get(shown.id)} shelf={shelf} act={act} />
+              <StepReasons step={chosen} said={drafting.reasons.get(chosen.id)} shelf={shelf} act={act} />
               <LeftOut leftOut={drafting.leftOut} shelf={shelf} />
             </div>
           </>
