@@ -61,6 +61,10 @@ export async function buildSixSteps(page: Page): Promise<void> {
 }
 
 export const order = (page: Page) => page.getByRole('region', { name: 'The order' }).locator('[data-row]');
+/** The names in the order; a pinned step has a pin instead of its number. */
+export const names = async (page: Page): Promise<readonly string[]> =>
+  (await order(page).allInnerTexts()).map((text) => text.split('\n').find((line) => !/^\d*$/.test(line)) ?? text);
+
 export const stepRow = (page: Page, name: string) =>
   page.getByRole('region', { name: 'The order' }).getByRole('button', { name: new RegExp(`^\\d+ ?${name}`) });
 export const reasons = (page: Page) => page.getByRole('complementary');

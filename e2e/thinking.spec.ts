@@ -1,10 +1,5 @@
-import type { Page } from '@playwright/test';
 import { expect, test } from './studio.ts';
-import { addStudent, order, saved, signUp } from './teacher.ts';
-
-/** The names in the order; a pinned step has a pin instead of its number. */
-const names = async (page: Page): Promise<readonly string[]> =>
-  (await order(page).allInnerTexts()).map((text) => text.split('\n').find((line) => !/^\d*$/.test(line)) ?? text);
+import { addStudent, names, order, saved, signUp } from './teacher.ts';
 
 test.beforeEach(async ({ page }) => {
   await signUp(page);

@@ -1,5 +1,6 @@
 import { patternOfWork, type Exercise } from '../shelf/index.ts';
 import { daysBetween } from '../voice/index.ts';
+import { isMissed } from './key-ways.ts';
 import { weightedMinutes } from './load.ts';
 import type { Mark } from './run.types.ts';
 
@@ -45,7 +46,6 @@ const WEEKS_BEFORE = 4;
 /** House choice: an exercise is stuck when this many runs on end went badly with it at one setting. */
 const STUCK_RUNS = 4;
 const PLAIN_EASE = 3;
-const TROUBLE: ReadonlySet<string> = new Set(['strain', 'crack', 'pitch', 'breath', 'tension', 'pain', 'cough']);
 
 function voicedSeconds({ work }: Exercise, { keys, beatSeconds, plannedSeconds }: PastExercise): number {
   switch (work.kind) {
@@ -72,8 +72,8 @@ function minutesOf(runs: readonly PastRun[], exercises: ReadonlyMap<string, Exer
   );
 }
 
-function wasTrouble({ marks, wasStopped }: PastExercise): boolean {
-  return wasStopped || marks.some((mark) => TROUBLE.has(mark));
+function wasTrouble(past: PastExercise): boolean {
+  return past.wasStopped || isMissed(past);
 }
 
 /** Exercises whose last runs all went badly at one tempo and one top. */

@@ -2,7 +2,7 @@ import { commonKeys, type CommonKeys, type GroupSinger } from '../ladder/index.t
 import { formatPattern, type Pattern } from '../pattern/index.ts';
 import { patternOfWork, type Exercise } from '../shelf/index.ts';
 import { neverSounded } from '../voice/index.ts';
-import { isSung, layStep } from './lay-step.ts';
+import { layRoutine } from './lay-routine.ts';
 import type { LaidStep, RoutineContext, RoutineStep, StepSettings } from './routine.types.ts';
 
 /** One of a group, with all that the figures of a day rest on. */
@@ -46,16 +46,15 @@ export function layGroup(
   members: readonly GroupMember[],
   exercises: ReadonlyMap<string, Exercise>,
 ): readonly GroupStep[] {
-  const sungSteps = new Map<string, number>();
+  // What is set on the bench is set for one voice.
+  const plain = steps.map((step) => ({ ...step, settings: {} }));
+  const each = members.map((member) => ({ member, steps: layRoutine(plain, member.context).steps }));
   return steps.flatMap((step): readonly GroupStep[] => {
     const exercise = exercises.get(step.exerciseId);
     if (!exercise) return [];
-    const plain = { ...step, settings: {} };
-    const laid = members.map((member) => {
-      const before = sungSteps.get(member.id) ?? 0;
-      const own = layStep(plain, exercise, member.context, before, 0);
-      if (isSung(own)) sungSteps.set(member.id, before + 1);
-      return { member, own };
+    const laid = each.flatMap(({ member, steps: all }) => {
+      const own = all.find(({ id }) => id === step.id);
+      return own ? [{ member, own }] : [];
     });
     const resting = laid.flatMap(({ member, own }) => {
       const reason = restsBecause(own);

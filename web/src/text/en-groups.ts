@@ -19,7 +19,6 @@ export const groups = {
   keys: 'Keys in common',
   noKeys: 'no keys',
   glides: 'glides',
-  noneShared: 'none',
   joins: 'joins in',
   ownRange: 'in one’s own range',
   rests: 'rests: {{why}}',

@@ -4,6 +4,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
+import { approachFor } from '../../api/lay.ts';
 import { ApiProblem } from '../../api/problem.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { changeStudio, studioQuery, type Studio } from '../../api/studio.queries.ts';
@@ -108,7 +109,7 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Ex
             }}
           />
           {edited.approach !== studio.approach && (
-            <ApproachPreview approachOf={({ voice }) => ({ ...edited.approach, ...voice.approach })} />
+            <ApproachPreview approachOf={(student) => approachFor(edited, student)} />
           )}
           <ReadyFields
             questions={edited.readyQuestions}

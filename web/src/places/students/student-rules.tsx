@@ -4,6 +4,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
+import { approachFor } from '../../api/lay.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { changeStudent, removeStudent, studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { dropRecording, recordingsOf } from '../../listening/recordings.ts';
@@ -73,7 +74,10 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
         }}
       />
       {approach !== student.voice.approach && (
-        <ApproachPreview studentId={student.id} approachOf={() => ({ ...studio?.approach, ...approach })} />
+        <ApproachPreview
+          studentId={student.id}
+          approachOf={({ voice }) => approachFor(studio, { voice: { ...voice, approach } })}
+        />
       )}
       <Title order={2} fz={21}>
         {t('students.rulesTitle')}
