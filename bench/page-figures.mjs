@@ -32,8 +32,8 @@ async function firstScript(browser, address, folder) {
   return [...names].reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0) / 1000;
 }
 
-/** From a press on a condition to the flight painted anew, on a routine of 14 steps. */
-async function flightRepaint(page) {
+/** Opens a routine of 14 steps, and teaches the page to tell when its flight is painted anew. */
+async function openBench(page) {
   await page.goto(new URL('/students', page.url()).href);
   await page.getByRole('link', { name: 'Tamsin Orrock', exact: true }).click();
   await page.getByRole('link', { name: 'Routines' }).click();
@@ -44,58 +44,48 @@ async function flightRepaint(page) {
     await page.getByRole('dialog').waitFor({ state: 'hidden' });
   }
   await page.getByText(/^saved · version/).waitFor();
-  const times = [];
-  for (let repeat = 0; repeat < REPEATS; repeat += 1) {
-    times.push(
-      await page.evaluate(
-        (name) =>
-          new Promise((resolve) => {
-            const flight = document.querySelector('[data-testid="flight"]');
-            const button = [...document.querySelectorAll('button')].find(({ innerText }) => innerText === name);
-            const began = performance.now();
-            new MutationObserver((_, observer) => {
-              observer.disconnect();
-              requestAnimationFrame(() => requestAnimationFrame(() => resolve(performance.now() - began)));
-            }).observe(flight, { subtree: true, attributes: true, childList: true });
-            button.click();
-          }),
-        repeat % 2 === 0 ? 'Tired' : 'Fresh',
-      ),
-    );
-  }
-  return median(times);
+  await page.evaluate(() => {
+    // A message posted as a frame begins is handled once that frame has been laid out and painted.
+    window.flightPainted = () =>
+      new Promise((resolve) => {
+        const began = performance.now();
+        new MutationObserver((_, observer) => {
+          observer.disconnect();
+          requestAnimationFrame(() => {
+            const painted = new MessageChannel();
+            painted.port1.onmessage = () => resolve(performance.now() - began);
+            painted.port2.postMessage(null);
+          });
+        }).observe(document.querySelector('[data-testid="flight"]'), {
+          subtree: true,
+          attributes: true,
+          childList: true,
+        });
+      });
+  });
 }
 
-/** From a press on the minutes slider to the flight painted anew; the bench of `flightRepaint` is open. */
-async function slideRepaint(page) {
-  await page.getByRole('slider', { name: 'Minutes to fit' }).focus();
+/** Milliseconds from what `act` does in the page to the flight painted anew; the two words take turns. */
+async function flightRepaint(page, act, words) {
   const times = [];
   for (let repeat = 0; repeat < REPEATS; repeat += 1) {
-    times.push(
-      await page.evaluate(
-        (key) =>
-          new Promise((resolve) => {
-            const flight = document.querySelector('[data-testid="flight"]');
-            const began = performance.now();
-            new MutationObserver((_, observer) => {
-              observer.disconnect();
-              requestAnimationFrame(() => {
-                const painted = new MessageChannel();
-                painted.port1.onmessage = () => resolve(performance.now() - began);
-                painted.port2.postMessage(null);
-              });
-            }).observe(flight, { subtree: true, attributes: true, childList: true });
-            document.activeElement.dispatchEvent(
-              new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }),
-            );
-          }),
-        repeat % 2 === 0 ? 'ArrowLeft' : 'ArrowRight',
-      ),
-    );
+    times.push(await page.evaluate(act, words[repeat % 2]));
     await page.waitForTimeout(120);
   }
   return median(times);
 }
+
+const pressCondition = (name) => {
+  const painted = window.flightPainted();
+  [...document.querySelectorAll('button')].find(({ innerText }) => innerText === name).click();
+  return painted;
+};
+
+const slideMinutes = (key) => {
+  const painted = window.flightPainted();
+  document.activeElement.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+  return painted;
+};
 
 /** The longest the page was held while a routine was drafted and put on the bench; the same bench is open. */
 async function heldByDraft(page) {
@@ -174,8 +164,10 @@ export async function pageFigures({ address, folder, executablePath, flags }) {
     const script = await firstScript(browser, address, folder);
     const piano = await toThePiano(browser, address);
     const page = await openDemo(browser, address);
-    const repaint = await flightRepaint(page);
-    const slide = await slideRepaint(page);
+    await openBench(page);
+    const repaint = await flightRepaint(page, pressCondition, ['Tired', 'Fresh']);
+    await page.getByRole('slider', { name: 'Minutes to fit' }).focus();
+    const slide = await flightRepaint(page, slideMinutes, ['ArrowLeft', 'ArrowRight']);
     const held = await heldByDraft(page);
     const trace = await traceRate(page);
     return [

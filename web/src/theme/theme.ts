@@ -122,7 +122,11 @@ export const themeWith = (words: { readonly close: string }): MantineThemeOverri
       }),
       ActionIcon: ActionIcon.extend({ defaultProps: { variant: 'subtle', color: 'gray', size: 'lg' } }),
       Select: Select.extend({
-        defaultProps: { allowDeselect: false, comboboxProps: { transitionProps: { duration: 80 } } },
+        // A list that is not open is not drawn: a bench has seven of them, some of sixty keys.
+        defaultProps: {
+          allowDeselect: false,
+          comboboxProps: { keepMounted: false, transitionProps: { duration: 80 } },
+        },
       }),
       Modal: Modal.extend({
         defaultProps: {

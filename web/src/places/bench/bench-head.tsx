@@ -1,6 +1,6 @@
 import { ActionIcon, Button, NumberInput, Select, TextInput, Tooltip } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
-import { ROUTINE_KINDS, type Condition, type Exercise, type LaidRoutine, type RoutineKind } from '@soft-lark/core';
+import { ROUTINE_KINDS, type Condition, type Exercise, type RoutineKind } from '@soft-lark/core';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -11,12 +11,13 @@ import { actionWords } from './action-words.ts';
 import type { BenchAction, BenchState } from './bench.reducer.ts';
 import { DeleteRoutine } from './delete-routine.tsx';
 import type { Bench } from './use-bench.ts';
+import type { WorkedOut } from './use-thinking.ts';
 import classes from './bench.module.css';
 
 interface BenchHeadProps {
   readonly bench: Bench;
   readonly routine: Routine;
-  readonly laid: LaidRoutine;
+  readonly shown: Pick<WorkedOut, 'minutes' | 'laid'>;
   readonly shelf: ReadonlyMap<string, Exercise>;
   readonly conditions: readonly Condition[];
   readonly onCondition: (conditions: readonly Condition[]) => void;
@@ -34,9 +35,8 @@ function SaveLine({ bench }: { readonly bench: Bench }): ReactElement {
   );
 }
 
-function Budget({ bench, laid }: { readonly bench: Bench; readonly laid: LaidRoutine }): ReactElement {
+function Budget({ minutes, laid }: BenchHeadProps['shown']): ReactElement {
   const { t } = useTranslation();
-  const { minutes } = bench.state.routine;
   const budget = minutes * 60;
   const over = laid.seconds - budget;
   return (
@@ -126,7 +126,7 @@ const HeadControls = memo(function HeadControls(props: HeadControlsProps): React
 });
 
 /** The head of the bench: name and saving, today's condition, minutes against the budget, and the one main action. */
-export function BenchHead({ bench, routine, laid, shelf, conditions, onCondition }: BenchHeadProps): ReactElement {
+export function BenchHead({ bench, routine, shown, shelf, conditions, onCondition }: BenchHeadProps): ReactElement {
   const { t } = useTranslation();
   const { state, act } = bench;
   const { name, kind, minutes } = state.routine;
@@ -149,7 +149,7 @@ export function BenchHead({ bench, routine, laid, shelf, conditions, onCondition
         </p>
       </div>
       <ConditionPicker value={conditions} onChange={onCondition} />
-      <Budget bench={bench} laid={laid} />
+      <Budget minutes={shown.minutes} laid={shown.laid} />
       <HeadControls
         minutes={minutes}
         kind={kind}
@@ -158,7 +158,7 @@ export function BenchHead({ bench, routine, laid, shelf, conditions, onCondition
         routine={routine}
         act={act}
       />
-      <Button component={Link} to={`/sing/${routine.id}`} variant="filled" disabled={laid.steps.length === 0}>
+      <Button component={Link} to={`/sing/${routine.id}`} variant="filled" disabled={shown.laid.steps.length === 0}>
         {t('bench.sing')}
       </Button>
     </div>

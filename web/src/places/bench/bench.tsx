@@ -1,7 +1,7 @@
 import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import type { Exercise, Finding, LaidRoutine, RoutineStep, Severity } from '@soft-lark/core';
-import { useCallback, useMemo, useState, type ReactElement } from 'react';
+import type { Exercise, LaidRoutine } from '@soft-lark/core';
+import { useCallback, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import type { Routine } from '../../api/routines.queries.ts';
@@ -42,17 +42,6 @@ const PLAIN_STEPS = [
   'falling-hum',
 ];
 
-function lockedIds(steps: readonly RoutineStep[]): string {
-  return steps.flatMap(({ id, locked }) => (locked ? id : [])).join(' ');
-}
-
-/** Steps the review has something to say about, with how much it matters. */
-function marksOf(findings: readonly Finding[]): ReadonlyMap<string, Severity> {
-  return new Map(
-    [...findings].reverse().flatMap(({ stepId, severity }) => (stepId ? [[stepId, severity] as const] : [])),
-  );
-}
-
 /** Sung steps that come before one. */
 function sungBefore({ steps }: LaidRoutine, stepId: string): number {
   return steps
@@ -79,8 +68,8 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const [isAdding, setAdding] = useState(false);
   const [isReviewing, setReviewing] = useState(false);
   const thinking = useThinking(server.id, routine, today, shelf, now, act);
-  const { laid, findings, drafting } = thinking;
-  const marked = useMemo(() => marksOf(findings), [findings]);
+  const { shown, settled, drafting } = thinking;
+  const { laid, findings } = settled;
   const chosen =
     laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
   const openShelf = useCallback(() => {
@@ -114,7 +103,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
       <BenchHead
         bench={bench}
         routine={server}
-        laid={laid}
+        shown={shown}
         shelf={shelf}
         conditions={conditions}
         onCondition={setCondition}
@@ -123,7 +112,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
         <StaleCard merged={bench.merged} shelf={shelf} onTake={bench.takeTheirs} onSettle={bench.settle} />
       )}
       <ThinkBar
-        minutes={thinking.minutes}
+        minutes={shown.minutes}
         change={thinking.change}
         findings={findings}
         isReviewing={isReviewing}
@@ -139,31 +128,28 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           <Group gap={4} wrap="nowrap">
             <CopyTo routine={routine} studentId={student.id} context={thinking.context} />
             <Templates routine={routine} shelf={shelf} />
-            <History routineId={server.id} routine={routine} laid={laid} context={thinking.context} act={act} />
+            <History routineId={server.id} routine={routine} context={thinking.context} act={act} />
           </Group>
         }
       />
       {routine.steps.length > 0 && (
         <Flight
-          routine={laid}
+          routine={shown.laid}
           voice={student.voice}
-          budgetSeconds={thinking.minutes * 60}
+          budgetSeconds={shown.minutes * 60}
           chosenId={chosen?.id}
-          marked={marked}
+          marked={shown.marks}
           onChoose={choose}
         />
       )}
       <div className={classes['columns']}>
         <OrderList
-          steps={laid.steps}
+          routine={settled}
           chosenId={chosen?.id}
-          selected={selection.ids.join(' ')}
+          selected={selection.ids}
           onChoose={choose}
           onShow={selection.show}
           acts={acts}
-          locked={lockedIds(steps)}
-          blocks={steps.map(({ block = '' }) => block).join('\n')}
-          marked={marked}
           onAdd={openShelf}
         />
         {chosen ? (

@@ -1,5 +1,4 @@
-import { ActionIcon, Button, Group, Modal, Select, Tooltip } from '@mantine/core';
-import { useDisclosure } from '@mantine/hooks';
+import { Button, Group, Select } from '@mantine/core';
 import { IconUserPlus } from '@tabler/icons-react';
 import { copyRoutine, type CopiedRoutine, type CopiedStep, type Exercise, type RoutineContext } from '@soft-lark/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -12,6 +11,7 @@ import { addRoutine, stepsOf } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { studentsQuery, studentTodayQuery } from '../../api/students.queries.ts';
 import { sentence, writeNote } from '../../text/note-names.ts';
+import { DialogButton } from '../../ui/dialog-button.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import type { EditedRoutine } from './bench.reducer.ts';
 import classes from './bench.module.css';
@@ -59,12 +59,11 @@ function Became({
   );
 }
 
-/** Copies the routine to another student: every step placed for that voice, and what changed is listed first. */
-export function CopyTo(props: CopyToProps): ReactElement {
+/** Who it is copied to, and what would become of each step. */
+function Copying({ close, ...props }: CopyToProps & { readonly close: () => void }): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const [isOpen, { open, close }] = useDisclosure(false);
   const [studentId, setStudentId] = useState<string | null>(null);
   const students = (useQuery(studentsQuery).data ?? []).filter(({ id }) => id !== props.studentId);
   const copied = useCopyFor(studentId, props);
@@ -80,41 +79,44 @@ export function CopyTo(props: CopyToProps): ReactElement {
   });
   return (
     <>
-      <Tooltip label={t('bench.copyTo.open')}>
-        <ActionIcon aria-label={t('bench.copyTo.open')} onClick={open}>
-          <IconUserPlus size={19} />
-        </ActionIcon>
-      </Tooltip>
-      <Modal opened={isOpen} onClose={close} title={t('bench.copyTo.open')} size="lg">
-        <Select
-          searchable
-          label={t('bench.copyTo.student')}
-          data={students.map((student) => ({ value: student.id, label: student.name }))}
-          value={studentId}
-          onChange={setStudentId}
-        />
-        {copied && (
-          <ul className={classes['copied']} aria-label={t('bench.copyTo.changes')}>
-            {copied.changes.map((change, index) => (
-              <Became key={index} change={change} exercises={props.context.exercises} />
-            ))}
-          </ul>
-        )}
-        <FormProblem error={make.error} />
-        <Group justify="flex-end" mt="md">
-          <Button onClick={close}>{t('app.cancel')}</Button>
-          <Button
-            variant="filled"
-            disabled={!copied || copied.steps.length === 0}
-            loading={make.isPending}
-            onClick={() => {
-              if (copied) make.mutate(copied);
-            }}
-          >
-            {t('bench.copyTo.make')}
-          </Button>
-        </Group>
-      </Modal>
+      <Select
+        searchable
+        label={t('bench.copyTo.student')}
+        data={students.map((student) => ({ value: student.id, label: student.name }))}
+        value={studentId}
+        onChange={setStudentId}
+      />
+      {copied && (
+        <ul className={classes['copied']} aria-label={t('bench.copyTo.changes')}>
+          {copied.changes.map((change, index) => (
+            <Became key={index} change={change} exercises={props.context.exercises} />
+          ))}
+        </ul>
+      )}
+      <FormProblem error={make.error} />
+      <Group justify="flex-end" mt="md">
+        <Button onClick={close}>{t('app.cancel')}</Button>
+        <Button
+          variant="filled"
+          disabled={!copied || copied.steps.length === 0}
+          loading={make.isPending}
+          onClick={() => {
+            if (copied) make.mutate(copied);
+          }}
+        >
+          {t('bench.copyTo.make')}
+        </Button>
+      </Group>
     </>
+  );
+}
+
+/** Copies the routine to another student: every step placed for that voice, and what changed is listed first. */
+export function CopyTo(props: CopyToProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <DialogButton label={t('bench.copyTo.open')} icon={IconUserPlus} size="lg">
+      {(close) => <Copying {...props} close={close} />}
+    </DialogButton>
   );
 }

@@ -1,5 +1,4 @@
-import { ActionIcon, Button, Modal, Select, Tooltip } from '@mantine/core';
-import { useDisclosure } from '@mantine/hooks';
+import { Button, Select } from '@mantine/core';
 import { IconHistory } from '@tabler/icons-react';
 import { layRoutine, type LaidRoutine, type RoutineContext, type RoutineStep } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
@@ -8,6 +7,7 @@ import { useState, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { routineVersionsQuery, type RoutineVersion } from '../../api/routines.queries.ts';
 import { SmallFlight } from '../../flight/small-flight.tsx';
+import { DialogButton } from '../../ui/dialog-button.tsx';
 import { Failure } from '../../ui/failure.tsx';
 import { clockText, momentText } from '../../ui/format.ts';
 import { Shape } from '../../ui/shape.tsx';
@@ -19,7 +19,6 @@ import classes from './history.module.css';
 interface HistoryProps {
   readonly routineId: string;
   readonly routine: EditedRoutine;
-  readonly laid: LaidRoutine;
   readonly context: RoutineContext;
   readonly act: Dispatch<BenchAction>;
 }
@@ -35,15 +34,15 @@ interface ComparedProps {
   readonly version: RoutineVersion;
   /** What it is held against: another version, or what is on the bench. */
   readonly against: Pick<EditedRoutine, 'steps'>;
-  readonly laid: LaidRoutine;
   /** What the two are called. */
   readonly titles: readonly [string, string];
   readonly context: RoutineContext;
 }
 
-function Compared({ version, against, laid, titles, context }: ComparedProps): ReactElement {
+function Compared({ version, against, titles, context }: ComparedProps): ReactElement {
   const { t } = useTranslation();
   const old = layRoutine(version.steps, context);
+  const laid = layRoutine(against.steps, context);
   const name = (step: RoutineStep | undefined): string =>
     step ? (context.exercises.get(step.exerciseId)?.name ?? t('bench.history.lost')) : '';
   return (
@@ -88,11 +87,16 @@ function changeText(
   return settingsWords(before.settings, after.settings, t);
 }
 
-/** Versions of a routine: who saved each and when, compared with what is on the bench, and brought back. */
-export function History({ routineId, routine, laid, context, act }: HistoryProps): ReactElement {
+/** The versions, and the one that is looked at. */
+function Versions({
+  routineId,
+  routine,
+  context,
+  act,
+  close,
+}: HistoryProps & { readonly close: () => void }): ReactElement {
   const { t } = useTranslation();
-  const [isOpen, { open, close }] = useDisclosure(false);
-  const versions = useQuery({ ...routineVersionsQuery(routineId), enabled: isOpen });
+  const versions = useQuery(routineVersionsQuery(routineId));
   const [chosen, setChosen] = useState<number | null>(null);
   const [other, setOther] = useState<string>(ON_THE_BENCH);
   const version = versions.data?.find((one) => one.version === chosen);
@@ -114,83 +118,84 @@ export function History({ routineId, routine, laid, context, act }: HistoryProps
   };
   return (
     <>
-      <Tooltip label={t('bench.history.open')}>
-        <ActionIcon aria-label={t('bench.history.open')} onClick={open}>
-          <IconHistory size={19} />
-        </ActionIcon>
-      </Tooltip>
-      <Modal opened={isOpen} onClose={close} title={t('bench.history.open')} size={860}>
-        {versions.error && <Failure error={versions.error} onRetry={() => void versions.refetch()} />}
-        {!versions.data && !versions.error && <Shape rows={3} height={40} />}
-        <div className={classes['history']}>
-          <ol>
-            {versions.data?.map((one) => (
-              <li key={one.version}>
-                <Button
-                  variant={one.version === chosen ? 'filled' : 'subtle'}
-                  size="sm"
-                  aria-pressed={one.version === chosen}
-                  onClick={() => {
-                    setChosen(one.version);
-                  }}
-                >
-                  {momentText(one.savedAt)}
-                </Button>
-                <small>
-                  {t('bench.version', { version: one.version })} ·{' '}
-                  {t('bench.history.steps', { count: one.steps.length })}
-                  {one.savedBy !== null && ` · ${one.savedBy}`}
-                </small>
-              </li>
-            ))}
-          </ol>
-          {version ? (
-            <section aria-label={t('bench.version', { version: version.version })}>
-              <Select
-                w={260}
-                mb="sm"
-                size="sm"
-                label={t('bench.history.against')}
-                data={[
-                  { value: ON_THE_BENCH, label: t('bench.history.onTheBench') },
-                  ...(versions.data ?? [])
-                    .filter((one) => one !== version)
-                    .map((one) => ({
-                      value: String(one.version),
-                      label: `${versionName(one)} · ${momentText(one.savedAt)}`,
-                    })),
-                ]}
-                value={against ? other : ON_THE_BENCH}
-                onChange={(value) => {
-                  setOther(value ?? ON_THE_BENCH);
-                }}
-              />
-              <Compared
-                version={version}
-                against={against ?? routine}
-                laid={against ? layRoutine(against.steps, context) : laid}
-                titles={
-                  against
-                    ? [versionName(version), versionName(against)]
-                    : [t('bench.history.then'), t('bench.history.now')]
-                }
-                context={context}
-              />
-              {lost > 0 && <p>{t('bench.history.lostSteps', { count: lost })}</p>}
+      {versions.error && <Failure error={versions.error} onRetry={() => void versions.refetch()} />}
+      {!versions.data && !versions.error && <Shape rows={3} height={40} />}
+      <div className={classes['history']}>
+        <ol>
+          {versions.data?.map((one) => (
+            <li key={one.version}>
               <Button
-                variant="filled"
+                variant={one.version === chosen ? 'filled' : 'subtle'}
+                size="sm"
+                aria-pressed={one.version === chosen}
                 onClick={() => {
-                  restore(version);
+                  setChosen(one.version);
                 }}
               >
-                {t('bench.history.restore')}
+                {momentText(one.savedAt)}
               </Button>
-            </section>
-          ) : (
-            <p>{t('bench.history.choose')}</p>
-          )}
-        </div>
-      </Modal>
+              <small>
+                {t('bench.version', { version: one.version })} · {t('bench.history.steps', { count: one.steps.length })}
+                {one.savedBy !== null && ` · ${one.savedBy}`}
+              </small>
+            </li>
+          ))}
+        </ol>
+        {version ? (
+          <section aria-label={t('bench.version', { version: version.version })}>
+            <Select
+              w={260}
+              mb="sm"
+              size="sm"
+              label={t('bench.history.against')}
+              data={[
+                { value: ON_THE_BENCH, label: t('bench.history.onTheBench') },
+                ...(versions.data ?? [])
+                  .filter((one) => one !== version)
+                  .map((one) => ({
+                    value: String(one.version),
+                    label: `${versionName(one)} · ${momentText(one.savedAt)}`,
+                  })),
+              ]}
+              value={against ? other : ON_THE_BENCH}
+              onChange={(value) => {
+                setOther(value ?? ON_THE_BENCH);
+              }}
+            />
+            <Compared
+              version={version}
+              against={against ?? routine}
+              titles={
+                against
+                  ? [versionName(version), versionName(against)]
+                  : [t('bench.history.then'), t('bench.history.now')]
+              }
+              context={context}
+            />
+            {lost > 0 && <p>{t('bench.history.lostSteps', { count: lost })}</p>}
+            <Button
+              variant="filled"
+              onClick={() => {
+                restore(version);
+              }}
+            >
+              {t('bench.history.restore')}
+            </Button>
+          </section>
+        ) : (
+          <p>{t('bench.history.choose')}</p>
+        )}
+      </div>
     </>
+  );
+}
+
+/** Versions of a routine: who saved each and when, compared with what is on the bench, and brought back. */
+export function History(props: HistoryProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <DialogButton label={t('bench.history.open')} icon={IconHistory} size={860}>
+      {(close) => <Versions {...props} close={close} />}
+    </DialogButton>
   );
 }

@@ -1,49 +1,44 @@
 import { Button, VisuallyHidden } from '@mantine/core';
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import type { LaidStep, Severity } from '@soft-lark/core';
-import { memo, useMemo, useState, type KeyboardEvent, type ReactElement } from 'react';
+import type { LaidStep } from '@soft-lark/core';
+import { useState, type KeyboardEvent, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { KeyCap } from '../../ui/key-cap.tsx';
 import { OrderRow } from './order-row.tsx';
 import { SelectedBar } from './selected-bar.tsx';
 import type { OrderActs } from './use-order-acts.tsx';
 import type { Selection } from './use-selection.ts';
+import type { WorkedOut } from './use-thinking.ts';
 import classes from './bench.module.css';
 
 interface OrderListProps {
-  readonly steps: readonly LaidStep[];
+  readonly routine: WorkedOut;
   readonly chosenId: string | undefined;
-  /** Ids of the steps that are chosen together, parted by spaces. */
-  readonly selected: string;
+  /** Ids of the steps that are chosen together. */
+  readonly selected: readonly string[];
   readonly onChoose: Selection['choose'];
   readonly onShow: Selection['show'];
   readonly acts: OrderActs;
-  /** Ids of the steps that are pinned, parted by spaces. */
-  readonly locked: string;
-  /** The block of each step in order, a line each. */
-  readonly blocks: string;
-  readonly marked: ReadonlyMap<string, Severity>;
   readonly onAdd: () => void;
 }
 
 /** The steps in order: dragged, or moved with alt and the arrows; shift chooses several, and delete takes off what is chosen. */
-export const OrderList = memo(function OrderList({
-  steps,
+export function OrderList({
+  routine,
   chosenId,
   selected,
   onChoose,
   onShow,
   acts,
-  locked,
-  blocks,
-  marked,
   onAdd,
 }: OrderListProps): ReactElement {
   const { t } = useTranslation();
   const [said, setSaid] = useState('');
-  const places = steps.map(({ id }) => id).join(' ');
-  const items = useMemo(() => places.split(' '), [places]);
+  const { steps } = routine.laid;
+  const items = steps.map(({ id }) => id);
+  const locked = routine.steps.flatMap(({ id, locked }) => (locked ? id : []));
+  const blockOf = routine.steps.map(({ block }) => block);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
 
   const move = (step: LaidStep, to: number): void => {
@@ -67,7 +62,7 @@ export const OrderList = memo(function OrderList({
     const step = steps[index];
     const onRow = event.target instanceof HTMLElement && event.target.closest('[data-row]');
     if (!step || !onRow) return;
-    const ids = selected === '' ? [step.id] : selected.split(' ');
+    const ids = selected.length === 0 ? [step.id] : selected;
     const direction = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
     const next = steps[index + direction];
     if (direction !== 0 && event.altKey) {
@@ -83,10 +78,8 @@ export const OrderList = memo(function OrderList({
     event.preventDefault();
   };
 
-  const blockOf = blocks.split('\n');
-  const together = selected === '' ? [] : selected.split(' ');
-  const theirs = new Set(steps.flatMap(({ id }, index) => (together.includes(id) ? [blockOf[index] ?? ''] : [])));
-  const [shared = ''] = theirs.size === 1 ? theirs : [];
+  const theirs = new Set(steps.flatMap(({ id }, index) => (selected.includes(id) ? [blockOf[index]] : [])));
+  const [shared] = theirs.size === 1 ? theirs : [];
 
   return (
     <section aria-label={t('bench.order')} className={classes['order']}>
@@ -105,28 +98,23 @@ export const OrderList = memo(function OrderList({
                 step={step}
                 number={index + 1}
                 isChosen={step.id === chosenId}
-                isSelected={together.includes(step.id)}
+                isSelected={selected.includes(step.id)}
                 blockStart={!blockOf[index] ? undefined : blockOf[index] === blockOf[index - 1] ? '' : blockOf[index]}
                 onChoose={onChoose}
                 onShow={onShow}
                 isLocked={locked.includes(step.id)}
-                mark={marked.get(step.id)}
+                mark={routine.marks.get(step.id)}
                 acts={acts}
               />
             ))}
           </ol>
         </SortableContext>
       </DndContext>
-      <SelectedBar
-        ids={together}
-        block={shared || undefined}
-        isLocked={together.every((id) => locked.includes(id))}
-        acts={acts}
-      />
+      <SelectedBar ids={selected} block={shared} isLocked={selected.every((id) => locked.includes(id))} acts={acts} />
       <VisuallyHidden role="status">{said}</VisuallyHidden>
       <Button mt="sm" onClick={onAdd} rightSection={<KeyCap>A</KeyCap>}>
         {t('bench.add')}
       </Button>
     </section>
   );
-});
+}

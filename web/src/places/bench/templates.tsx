@@ -1,5 +1,4 @@
-import { ActionIcon, Button, Group, Modal, Radio, Stack, TextInput, Tooltip } from '@mantine/core';
-import { useDisclosure } from '@mantine/hooks';
+import { ActionIcon, Button, Group, Radio, Stack, TextInput } from '@mantine/core';
 import { recipeParts, templateSteps, type Exercise } from '@soft-lark/core';
 import { IconTemplate, IconTrash } from '@tabler/icons-react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -8,6 +7,7 @@ import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import { stepsOf } from '../../api/routines.queries.ts';
 import { keepTemplate, removeTemplate, templatesQuery, type Template } from '../../api/templates.queries.ts';
+import { DialogButton } from '../../ui/dialog-button.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import type { EditedRoutine } from './bench.reducer.ts';
 import classes from './bench.module.css';
@@ -55,12 +55,11 @@ function Kept({ templates }: { readonly templates: readonly Template[] }): React
   );
 }
 
-/** Keeps the routine as a template: as a recipe that is filled for each voice, or with the steps it has. */
-export function Templates({ routine, shelf }: TemplatesProps): ReactElement {
+/** What the template is called and how it is kept, and what is kept already. */
+function Keeping({ routine, shelf, close }: TemplatesProps & { readonly close: () => void }): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
-  const [isOpen, { open, close }] = useDisclosure(false);
-  const [name, setName] = useState('');
+  const [name, setName] = useState(routine.name);
   const [way, setWay] = useState<Way>('recipe');
   const templates = useQuery(templatesQuery).data ?? [];
   const { kind, minutes, steps } = routine;
@@ -85,67 +84,64 @@ export function Templates({ routine, shelf }: TemplatesProps): ReactElement {
   });
   return (
     <>
-      <Tooltip label={t('bench.templates.open')}>
-        <ActionIcon
-          aria-label={t('bench.templates.open')}
-          onClick={() => {
-            setName(routine.name);
-            open();
-          }}
-        >
-          <IconTemplate size={19} />
-        </ActionIcon>
-      </Tooltip>
-      <Modal opened={isOpen} onClose={close} title={t('bench.templates.open')} size="lg">
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            keep.mutate(name);
-          }}
-        >
-          <Stack gap="sm">
-            <TextInput
-              label={t('bench.templates.name')}
-              maxLength={120}
-              value={name}
-              onChange={({ currentTarget }) => {
-                setName(currentTarget.value);
-              }}
-            />
-            <Radio.Group
-              label={t('bench.templates.way')}
-              value={way}
-              onChange={(value) => {
-                setWay(WAYS.find((one) => one === value) ?? 'recipe');
-              }}
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep.mutate(name);
+        }}
+      >
+        <Stack gap="sm">
+          <TextInput
+            label={t('bench.templates.name')}
+            maxLength={120}
+            value={name}
+            onChange={({ currentTarget }) => {
+              setName(currentTarget.value);
+            }}
+          />
+          <Radio.Group
+            label={t('bench.templates.way')}
+            value={way}
+            onChange={(value) => {
+              setWay(WAYS.find((one) => one === value) ?? 'recipe');
+            }}
+          >
+            <Stack gap={6} pt={6}>
+              {WAYS.map((one) => (
+                <Radio
+                  key={one}
+                  value={one}
+                  label={t(`bench.templates.${one}`)}
+                  description={t(`bench.templates.about.${one}`)}
+                />
+              ))}
+            </Stack>
+          </Radio.Group>
+          <FormProblem error={keep.error} />
+          <Group justify="flex-end">
+            <Button onClick={close}>{t('app.close')}</Button>
+            <Button
+              type="submit"
+              variant="filled"
+              disabled={name.trim() === '' || steps.length === 0}
+              loading={keep.isPending}
             >
-              <Stack gap={6} pt={6}>
-                {WAYS.map((one) => (
-                  <Radio
-                    key={one}
-                    value={one}
-                    label={t(`bench.templates.${one}`)}
-                    description={t(`bench.templates.about.${one}`)}
-                  />
-                ))}
-              </Stack>
-            </Radio.Group>
-            <FormProblem error={keep.error} />
-            <Group justify="flex-end">
-              <Button onClick={close}>{t('app.close')}</Button>
-              <Button
-                type="submit"
-                variant="filled"
-                disabled={name.trim() === '' || steps.length === 0}
-                loading={keep.isPending}
-              >
-                {t('bench.templates.keep')}
-              </Button>
-            </Group>
-          </Stack>
-        </form>
-        <Kept templates={templates} />
-      </Modal>
+              {t('bench.templates.keep')}
+            </Button>
+          </Group>
+        </Stack>
+      </form>
+      <Kept templates={templates} />
     </>
+  );
+}
+
+/** Keeps the routine as a template: as a recipe that is filled for each voice, or with the steps it has. */
+export function Templates(props: TemplatesProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <DialogButton label={t('bench.templates.open')} icon={IconTemplate} size="lg">
+      {(close) => <Keeping {...props} close={close} />}
+    </DialogButton>
   );
 }

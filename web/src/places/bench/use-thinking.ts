@@ -9,9 +9,20 @@ import {
   type LaidRoutine,
   type RoutineContext,
   type RoutineStep,
+  type Severity,
 } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
-import { startTransition, useEffect, useEffectEvent, useMemo, useRef, useState, type Dispatch } from 'react';
+import {
+  startTransition,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useEffectEvent,
+  useMemo,
+  useRef,
+  useState,
+  type Dispatch,
+} from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { useRoutineContext } from '../../api/lay.ts';
@@ -20,22 +31,28 @@ import { historyFrom, historyQuery, usePieceInHand } from '../../api/history.que
 import type { StudentToday } from '../../api/students.queries.ts';
 import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
 import { changeWords } from './fit-words.ts';
+import { marksOf } from './marks-of.ts';
 import { useDrafting, type Drafting } from './use-drafting.ts';
 
-interface Preview {
+/** A routine worked out: that of the bench, or the one under the finger. */
+export interface WorkedOut {
   readonly minutes: number;
   readonly steps: readonly RoutineStep[];
+  readonly laid: LaidRoutine;
+  readonly findings: readonly Finding[];
+  /** Steps the review has something to say about. */
+  readonly marks: ReadonlyMap<string, Severity>;
 }
 
 /** What the bench works out by itself while a routine is edited. */
 export interface Thinking {
-  readonly laid: LaidRoutine;
+  /** What flight and clock show: the minutes under the finger, today's condition, at once. */
+  readonly shown: WorkedOut;
+  /** What lies below the flight: the same, but a finger or the day may run ahead of it by a moment. */
+  readonly settled: WorkedOut;
   readonly context: RoutineContext;
-  /** The minutes of the routine, or those under the finger. */
-  readonly minutes: number;
   /** What the minutes under the finger would change. */
   readonly change: string;
-  readonly findings: readonly Finding[];
   /** Rules that are muted for this routine, this student or the studio. */
   readonly mutes: readonly Mute[];
   readonly drafting: Drafting;
@@ -56,11 +73,8 @@ export function useThinking(
 ): Thinking {
   const { t } = useTranslation();
   const context = useRoutineContext(today, shelf, now, routine.kind);
-  const [preview, setPreview] = useState<Preview | null>(null);
+  const [preview, setPreview] = useState<WorkedOut | null>(null);
   const { steps, minutes } = routine;
-  const shownSteps = preview?.steps ?? steps;
-  const shownMinutes = preview?.minutes ?? minutes;
-  const laid = useMemo(() => layRoutine(shownSteps, context), [shownSteps, context]);
   const all = useQuery(mutesQuery).data;
   const studentId = today.student.id;
   const { voice } = today.student;
@@ -76,19 +90,26 @@ export function useThinking(
       ),
     [all, routineId, studentId],
   );
-  const findings = useMemo(
-    () =>
-      reviewRoutine({
+  const workOut = useCallback(
+    (plan: Pick<WorkedOut, 'minutes' | 'steps'>): WorkedOut => {
+      const laid = layRoutine(plan.steps, context);
+      const findings = reviewRoutine({
         ...context,
-        steps: shownSteps,
-        minutes: shownMinutes,
+        ...plan,
         laid,
         ...(history && { history }),
         ...(song && { song }),
         muted: new Set(mutes.map(({ rule }) => rule)),
-      }),
-    [context, shownSteps, shownMinutes, laid, history, song, mutes],
+      });
+      return { ...plan, laid, findings, marks: marksOf(findings) };
+    },
+    [context, history, song, mutes],
   );
+  const onTheBench = useMemo(() => workOut({ minutes, steps }), [workOut, minutes, steps]);
+  const shown = preview ?? onTheBench;
+  const later = useDeferredValue(shown);
+  // What is edited by hand answers at once everywhere, or a letter typed into a field would be lost.
+  const settled = preview || later.steps === steps ? later : shown;
   const drafting = useDrafting(studentId, context, history?.ease, song && songNeeds(song, voice));
   const draft = async (): Promise<void> => {
     const drafted = await drafting.draft(steps, minutes);
@@ -110,32 +131,33 @@ export function useThinking(
   const fitted = (wanted: number): readonly RoutineStep[] =>
     fitRoutine(steps, wanted * 60, context, { mayDrop: true }).steps;
   // What was worked out under the finger is not worked out again when it is let go.
-  const tried = useRef<Preview | null>(null);
+  const tried = useRef<WorkedOut | null>(null);
   return {
-    laid,
+    shown,
+    settled,
     context,
-    minutes: shownMinutes,
     change: preview ? changeWords(steps, preview.steps, shelf, t) : '',
-    findings,
     mutes,
     drafting,
     slide: (wanted) => {
-      tried.current = wanted === minutes ? null : { minutes: wanted, steps: fitted(wanted) };
+      tried.current = wanted === minutes ? null : workOut({ minutes: wanted, steps: fitted(wanted) });
       setPreview(tried.current);
     },
     slid: (wanted) => {
-      setPreview(null);
-      if (wanted === minutes) return;
-      const what = t('bench.think.fitTo', { count: wanted });
       const now = tried.current?.minutes === wanted ? tried.current.steps : fitted(wanted);
       tried.current = null;
-      act({
-        type: 'patch',
-        what,
-        patches: [
-          { op: 'minutes', minutes: wanted },
-          { op: 'steps', steps: now },
-        ],
+      // The flight stands as it was tried until the rest is drawn.
+      startTransition(() => {
+        setPreview(null);
+        if (wanted === minutes) return;
+        act({
+          type: 'patch',
+          what: t('bench.think.fitTo', { count: wanted }),
+          patches: [
+            { op: 'minutes', minutes: wanted },
+            { op: 'steps', steps: now },
+          ],
+        });
       });
     },
     draft,
