@@ -129,7 +129,7 @@ const HeadControls = memo(function HeadControls(props: HeadControlsProps): React
 export function BenchHead({ bench, routine, shown, shelf, conditions, onCondition }: BenchHeadProps): ReactElement {
   const { t } = useTranslation();
   const { state, act } = bench;
-  const { name, kind, minutes } = state.routine;
+  const { name, kind } = state.routine;
   const words = (change: BenchState['past'][number] | undefined): string | undefined =>
     change && actionWords(change.action, state.routine, shelf, t);
   return (
@@ -151,7 +151,7 @@ export function BenchHead({ bench, routine, shown, shelf, conditions, onConditio
       <ConditionPicker value={conditions} onChange={onCondition} />
       <Budget minutes={shown.minutes} laid={shown.laid} />
       <HeadControls
-        minutes={minutes}
+        minutes={shown.minutes}
         kind={kind}
         undoes={words(state.past.at(-1))}
         redoes={words(state.future.at(-1))}
