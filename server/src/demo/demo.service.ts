@@ -18,9 +18,27 @@ import { REGATTA_TUNES } from './regatta-tunes.data.ts';
 import { DEMO_GROUPS, DEMO_STUDENTS, TERN_LOCK, type DemoStudent } from './tern-lock.data.ts';
 
 const SEED = 20_261_125;
-const HISTORY_DAYS = 28;
+/** Twelve weeks of history, the last four of them from the first stream of chance. */
+const HISTORY_DAYS = 84;
+const LATELY_DAYS = 28;
+/** Days ago on which the lock was shut, and nobody came. */
+const SHUT = { from: 55, to: 49 };
 /** Any number; servers that share a database fill the demo one at a time. */
 const LOCK = 716_204;
+
+/** One stream of chance for each kind of thing, so that more of one leaves the others as they were. */
+interface Chances {
+  readonly ofRuns: Chance;
+  readonly ofChecks: Chance;
+  readonly ofEarlierRuns: Chance;
+}
+
+interface DemoHistory {
+  readonly lessons: DemoStudent['lessons'];
+  readonly student: StudentDto;
+  readonly routine: RoutineDto;
+  readonly exercises: ReadonlyMap<string, Exercise>;
+}
 
 /** Fills the made-up studio once, and opens it. */
 @Injectable()
@@ -69,7 +87,8 @@ export class DemoService implements OnApplicationBootstrap {
     await this.source.query('delete from studio where id in (select studio_id from account where email = $1)', [
       TERN_LOCK.email,
     ]);
-    const chance = chanceOf(SEED);
+    const chances = { ofRuns: chanceOf(SEED), ofChecks: chanceOf(SEED + 1), ofEarlierRuns: chanceOf(SEED + 2) };
+    const { ofRuns: chance, ofChecks } = chances;
     const now = this.clock.now();
     const { studioName, teacher, email, timeZone } = TERN_LOCK;
     const password = Array.from({ length: 4 }, () => chance.id(now)).join('');
@@ -82,9 +101,7 @@ export class DemoService implements OnApplicationBootstrap {
       isDemo: false,
     });
     const exercises = new Map(this.exercises.shipped().map((exercise) => [exercise.id, exercise]));
-    // Checks have a stream of their own, so that adding one leaves every run of the demo as it was.
-    const ofChecks = chanceOf(SEED + 1);
-    for (const person of DEMO_STUDENTS) await this.fillStudent(studioId, person, exercises, chance, ofChecks);
+    for (const person of DEMO_STUDENTS) await this.fillStudent(studioId, person, exercises, chances);
     for (const tune of REGATTA_TUNES) {
       const { title: name, events, tempo, tonicClass, mode, beatsPerBar } = readAbc(tune);
       const song = { name, events, tempo, tonicClass, mode, beatsPerBar };
@@ -104,9 +121,9 @@ export class DemoService implements OnApplicationBootstrap {
     studioId: string,
     person: DemoStudent,
     exercises: ReadonlyMap<string, Exercise>,
-    chance: Chance,
-    ofChecks: Chance,
+    chances: Chances,
   ): Promise<void> {
+    const { ofRuns: chance, ofChecks, ofEarlierRuns } = chances;
     const now = this.clock.now();
     const { name, note, voice, measuredDaysAgo } = person;
     const date = dayjs(now).subtract(measuredDaysAgo, 'day').format('YYYY-MM-DD');
@@ -131,7 +148,11 @@ export class DemoService implements OnApplicationBootstrap {
       studentId: student.id,
       steps: list,
     });
-    await this.fillRuns(studioId, person, student, routine, exercises, chance);
+    const history = { lessons: person.lessons, student, routine, exercises };
+    // Every fourth step was learnt lately: it is in no run before.
+    const before = { ...history, routine: { ...routine, steps: routine.steps.filter((_, index) => index % 4 !== 3) } };
+    await this.fillRuns(studioId, before, { from: HISTORY_DAYS, to: LATELY_DAYS + 1 }, ofEarlierRuns);
+    await this.fillRuns(studioId, history, { from: LATELY_DAYS, to: 1 }, chance);
   }
 
   private async fillChecks(
@@ -161,18 +182,19 @@ export class DemoService implements OnApplicationBootstrap {
     }
   }
 
+  /** Runs of the lessons between two days, counted back from today; now and then a lesson falls out. */
   private async fillRuns(
     studioId: string,
-    { lessons }: DemoStudent,
-    { id: studentId, voice }: StudentDto,
-    routine: RoutineDto,
-    exercises: ReadonlyMap<string, Exercise>,
+    { lessons, student, routine, exercises }: DemoHistory,
+    { from, to }: { readonly from: number; readonly to: number },
     chance: Chance,
   ): Promise<void> {
-    for (let daysAgo = HISTORY_DAYS; daysAgo >= 1; daysAgo -= 1) {
+    const { id: studentId, voice } = student;
+    for (let daysAgo = from; daysAgo >= to; daysAgo -= 1) {
       const day = this.clock.inZone(TERN_LOCK.timeZone).subtract(daysAgo, 'day');
       const lesson = lessons.find(([weekday]) => weekday === (day.day() || 7));
-      if (!lesson || !chance.happens(0.75)) continue;
+      const isShut = daysAgo <= SHUT.from && daysAgo >= SHUT.to;
+      if (!lesson || isShut || !chance.happens(0.75)) continue;
       const [hour = 0, minute = 0] = lesson[1].split(':').map(Number);
       const startedAt = day
         .hour(hour)
