@@ -82,8 +82,20 @@ function midiOf(note: Element): number | null {
   return typeof step === 'number' ? step + Number(textOf(first(pitch, 'alter')) || 0) : null;
 }
 
+function pitchedNotes(part: Element): readonly Element[] {
+  return all(part, 'measure')
+    .flatMap((measure) => all(measure, 'note'))
+    .filter((note) => first(note, 'pitch'));
+}
+
+function voiceOf(note: Element | undefined): string {
+  return textOf(first(note, 'voice')) || '1';
+}
+
 /** What is met on the way and cannot be kept. */
 class Reading {
+  /** The voice that is read; programs count them from 1, or on through the staves of a score. */
+  readonly voice: string;
   readonly notes: RawNote[] = [];
   readonly dropped = new Set<string>();
   divisions = 1;
@@ -92,6 +104,10 @@ class Reading {
   fifths: number | undefined;
   mode = 'major';
   beatsPerBar: number | undefined;
+
+  constructor(voice: string) {
+    this.voice = voice;
+  }
 
   attributes(element: Element): void {
     const divisions = Number(textOf(first(element, 'divisions')));
@@ -126,8 +142,7 @@ class Reading {
   note(element: Element): void {
     if (first(element, 'chord')) return void this.dropped.add('Of chords only the first note is kept.');
     if (first(element, 'grace')) return void this.dropped.add('Grace notes are left out.');
-    const voice = textOf(first(element, 'voice')) || '1';
-    if (voice !== '1') return void this.dropped.add('Only the first voice is kept.');
+    if (voiceOf(element) !== this.voice) return void this.dropped.add('Only the first voice is kept.');
     const beats = Number(textOf(first(element, 'duration'))) / this.divisions;
     if (!(beats > 0)) return;
     const midi = midiOf(element);
@@ -171,11 +186,9 @@ export function readMusicXml(text: string): Melody {
       'Export it as MusicXML, the usual kind.',
     );
   const parts = all(root, 'part');
-  const reading = new Reading();
-  const part = parts.find((one) =>
-    all(one, 'measure').some((measure) => all(measure, 'note').some((note) => first(note, 'pitch'))),
-  );
+  const part = parts.find((one) => pitchedNotes(one).length > 0);
   if (!part) throw new FormatError('NO_NOTES', 'There is no note in the score.', 'Choose another file.');
+  const reading = new Reading(voiceOf(pitchedNotes(part)[0]));
   if (parts.length > 1) reading.dropped.add(`Of ${String(parts.length)} parts only one is kept.`);
   for (const measure of all(part, 'measure')) reading.measure(measure);
   const title = textOf(first(root, 'work', 'work-title')) || textOf(first(root, 'movement-title'));

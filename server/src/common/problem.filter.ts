@@ -42,7 +42,7 @@ function asProblem(error: unknown): Problem | null {
   }
   const status = error instanceof HttpException ? error.getStatus() : Number(field(error, 'status') ?? 500);
   if (status === 413)
-    return new Problem(413, 'TOO_LARGE', 'That is more than 1 MiB at once.', { remedy: 'Send less at a time.' });
+    return new Problem(413, 'TOO_LARGE', 'That is more at once than can be taken.', { remedy: 'Send less at a time.' });
   if (status === 429)
     return new Problem(429, 'TOO_MANY_TRIES', 'Too many tries in a short time.', {
       remedy: 'Wait a minute, then try again.',

@@ -3,7 +3,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import pg from 'pg';
 import request, { type Agent, type Response } from 'supertest';
 import { v7 } from 'uuid';
-import { createApp } from '../create-app.ts';
+import { createApp, type ServerSettings } from '../create-app.ts';
 import { migrate } from '../migrate.ts';
 
 /** A server on an empty database of its own. */
@@ -14,7 +14,7 @@ export interface TestServer {
   readonly close: () => Promise<void>;
 }
 
-export async function startTestServer(): Promise<TestServer> {
+export async function startTestServer(settings: Partial<ServerSettings> = {}): Promise<TestServer> {
   const base = process.env['TEST_DATABASE_SERVER'] ?? '';
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   const admin = new pg.Client({ connectionString: `${base}postgres` });
@@ -23,7 +23,7 @@ export async function startTestServer(): Promise<TestServer> {
   await admin.end();
   const databaseUrl = base + name;
   await migrate(databaseUrl);
-  const app = await createApp({ databaseUrl, logLevel: process.env['TEST_LOG'] ?? 'silent' });
+  const app = await createApp({ databaseUrl, logLevel: process.env['TEST_LOG'] ?? 'silent', ...settings });
   await app.listen(0, '127.0.0.1');
   return { app, url: await app.getUrl(), databaseUrl, close: () => app.close() };
 }
