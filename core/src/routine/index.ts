@@ -61,5 +61,12 @@ export { MUTABLE_RULES, reviewRoutine } from './review/review-routine.ts';
 export type { Finding, Fix, ReviewContext, Severity } from './review/finding.types.ts';
 export { REVIEW_FIGURES, REVIEW_SOURCES } from './review/review.data.ts';
 export { copyRoutine, type CopiedRoutine, type CopiedStep } from './copy-routine.ts';
-export { mergeRoutines, takeTheirs, type Merged, type MergeConflict, type MergedFields } from './merge-routines.ts';
+export {
+  isAlike,
+  mergeRoutines,
+  takeTheirs,
+  type Merged,
+  type MergeConflict,
+  type MergedFields,
+} from './merge-routines.ts';
 export { refitRun, type Cut, type Refitted } from './refit-run.ts';

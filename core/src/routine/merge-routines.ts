@@ -32,7 +32,8 @@ function sorted(value: unknown): unknown {
     .map(([name, inner]) => [name, sorted(inner)]);
 }
 
-function isSame(a: unknown, b: unknown): boolean {
+/** Whether two values hold the same, in whatever order their fields were written. */
+export function isAlike(a: unknown, b: unknown): boolean {
   return JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
 }
 
@@ -43,7 +44,7 @@ function shared(list: readonly RoutineStep[], other: readonly RoutineStep[]): re
 
 /** Whether a list of steps stands in another order than the one it came from. */
 function isReordered(base: readonly RoutineStep[], now: readonly RoutineStep[]): boolean {
-  return !isSame(shared(base, now), shared(now, base));
+  return !isAlike(shared(base, now), shared(now, base));
 }
 
 /** Steps of the other window that are new, put after the step they follow there. */
@@ -65,8 +66,8 @@ function mergedStep(
   mine: RoutineStep | undefined,
   theirs: RoutineStep | undefined,
 ): { readonly step: RoutineStep | undefined; readonly clash: boolean } {
-  if (isSame(mine, theirs) || isSame(theirs, base)) return { step: mine, clash: false };
-  if (isSame(mine, base)) return { step: theirs, clash: false };
+  if (isAlike(mine, theirs) || isAlike(theirs, base)) return { step: mine, clash: false };
+  if (isAlike(mine, base)) return { step: theirs, clash: false };
   // A step that one side changed and the other took off stays: work is not lost.
   return { step: mine ?? theirs, clash: true };
 }
@@ -87,7 +88,7 @@ export function mergeRoutines<T extends MergedFields>(base: T, mine: T, theirs: 
   }
   const [iMoved, theyMoved] = [isReordered(base.steps, mine.steps), isReordered(base.steps, theirs.steps)];
   const isOrderClash =
-    iMoved && theyMoved && !isSame(shared(mine.steps, theirs.steps), shared(theirs.steps, mine.steps));
+    iMoved && theyMoved && !isAlike(shared(mine.steps, theirs.steps), shared(theirs.steps, mine.steps));
   if (isOrderClash) conflicts.push({ what: 'order', mine, theirs });
   const [lead, follow] = iMoved || !theyMoved ? [mine, theirs] : [theirs, mine];
   const gone = base.steps.filter(({ id }) => !lead.steps.some((step) => step.id === id));

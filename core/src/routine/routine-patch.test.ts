@@ -10,8 +10,10 @@ const routine = { minutes: 10, steps: [step('a', { tempo: 90, maxKeys: 4 }), ste
 const shown = ({ minutes, steps }: { minutes: number; steps: readonly RoutineStep[] }): string =>
   [
     minutes,
-    ...steps.map(({ id, exerciseId, settings, block }) =>
-      [id, exerciseId, JSON.stringify(settings), ...(block ? ['in', block] : [])].join(' '),
+    ...steps.map(({ id, exerciseId, settings, block, locked }) =>
+      [id, exerciseId, JSON.stringify(settings), ...(block ? ['in', block] : []), ...(locked ? ['pinned'] : [])].join(
+        ' ',
+      ),
     ),
   ].join(', ');
 
@@ -44,6 +46,12 @@ test.each<[string, RoutinePatch, string]>([
     { op: 'swap', stepId: 'a', exerciseId: 'thirds' },
     '10, a thirds {}, b of-b {}, c of-c {}',
   ],
+  [
+    'steps pinned',
+    { op: 'lock', stepIds: ['b', 'gone'], isLocked: true },
+    shown(routine).replace('of-b {}', 'of-b {} pinned'),
+  ],
+  ['steps let go', { op: 'lock', stepIds: ['a', 'b', 'c'], isLocked: false }, shown(routine)],
   ['steps once more', { op: 'copy', stepIds: ['b', 'c'] }, `${shown(routine)}, new of-b {}, new of-c {}`],
   [
     'steps moved on together',

@@ -19,6 +19,8 @@ export type RoutinePatch =
   | { readonly op: 'shift'; readonly stepIds: readonly string[]; readonly by: -1 | 1 }
   /** Steps brought together as a block; without a name the block is taken apart. */
   | { readonly op: 'block'; readonly stepIds: readonly string[]; readonly name?: string }
+  /** Steps pinned, or let go: a draft and a fit leave pinned ones as they are. */
+  | { readonly op: 'lock'; readonly stepIds: readonly string[]; readonly isLocked: boolean }
   | { readonly op: 'minutes'; readonly minutes: number }
   | { readonly op: 'steps'; readonly steps: readonly RoutineStep[] }
   /** Fits the routine to its minutes, dropping steps where there is no other way: worked out when it is applied. */
@@ -106,6 +108,11 @@ export function applyPatch<T extends Patched>(
       const named = chosen.map((step) => inBlock(step, patch.name));
       return { ...routine, steps: [...others.slice(0, at), ...named, ...others.slice(at)] };
     }
+    case 'lock':
+      return {
+        ...routine,
+        steps: steps.map((step) => (patch.stepIds.includes(step.id) ? { ...step, locked: patch.isLocked } : step)),
+      };
     case 'move': {
       const moved = steps.find(({ id }) => id === patch.stepId);
       if (!moved) return routine;

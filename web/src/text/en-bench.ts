@@ -74,6 +74,7 @@ export const bench = {
     unblock: 'take the block apart',
     move: 'move {{name}}',
     lock: 'pin {{name}}',
+    unlock: 'let {{name}} go',
     merge: 'bring in what another window changed',
     name: 'rename the routine',
     kind: 'change what it is for',

@@ -29,19 +29,16 @@ export function actionWords(
   shelf: ReadonlyMap<string, Exercise>,
   t: TFunction,
 ): string {
-  const step = 'stepId' in action ? steps.find(({ id }) => id === action.stepId) : undefined;
-  const name = (step && shelf.get(step.exerciseId)?.name) ?? t('bench.did.step');
+  const nameOf = (exerciseId: string | undefined): string => shelf.get(exerciseId ?? '')?.name ?? t('bench.did.step');
   switch (action.type) {
     case 'patch':
       return action.what;
-    case 'set':
+    case 'set': {
+      const name = nameOf(steps.find(({ id }) => id === action.stepId)?.exerciseId);
       return `${name}: ${settingWords(Object.keys(action.settings)[0] ?? action.clear?.[0] ?? '', Object.values(action.settings)[0], t)}`;
+    }
     case 'add':
-      return t('bench.did.add', { name: shelf.get(action.steps[0]?.exerciseId ?? '')?.name ?? t('bench.did.step') });
-    case 'remove':
-    case 'move':
-    case 'lock':
-      return t(`bench.did.${action.type}`, { name });
+      return t('bench.did.add', { name: nameOf(action.steps[0]?.exerciseId) });
     case 'minutes':
       return t('bench.minutesAxis', { count: action.minutes });
     case 'merge':

@@ -1,4 +1,4 @@
-import { shippedExercises } from '@soft-lark/core';
+import { shippedExercises, type RoutinePatch } from '@soft-lark/core';
 import fc from 'fast-check';
 import { benchReducer, startBench, type BenchAction, type BenchState, type EditedRoutine } from './bench.reducer.ts';
 
@@ -12,6 +12,7 @@ const ROUTINE: EditedRoutine = {
 };
 
 const after = (...actions: BenchAction[]): BenchState => actions.reduce(benchReducer, startBench({ routine: ROUTINE }));
+const patch = (...patches: RoutinePatch[]): BenchAction => ({ type: 'patch', what: 'a change', patches });
 const order = ({ routine }: BenchState): string => routine.steps.map(({ id }) => id).join(' ');
 
 test.each<[string, BenchAction, string]>([
@@ -27,13 +28,13 @@ test.each<[string, BenchAction, string]>([
   ],
   [
     'a step is moved',
-    { type: 'move', stepId: 'falling-hum', to: 0 },
+    patch({ op: 'move', stepId: 'falling-hum', to: 0 }),
     'falling-hum standing-check long-hiss up-and-down-five',
   ],
-  ['a step is removed', { type: 'remove', stepId: 'long-hiss' }, 'standing-check up-and-down-five falling-hum'],
+  ['a step is removed', patch({ op: 'remove', stepId: 'long-hiss' }), 'standing-check up-and-down-five falling-hum'],
   [
     'a step that is not there changes nothing',
-    { type: 'remove', stepId: 'nothing' },
+    patch({ op: 'remove', stepId: 'nothing' }),
     'standing-check long-hiss up-and-down-five falling-hum',
   ],
 ])('%s', (_, action, expected) => {
@@ -41,7 +42,7 @@ test.each<[string, BenchAction, string]>([
   expect(after(action, { type: 'undo' }).routine).toEqual(ROUTINE);
 });
 
-test('patches are one change with its words; a pin is one too; both are taken back', () => {
+test('patches are one change with its words; pins of several steps are one too; both are taken back', () => {
   const what = 'fit to 7 minutes';
   const fitted = after({
     type: 'patch',
@@ -54,8 +55,9 @@ test('patches are one change with its words; a pin is one too; both are taken ba
   expect([fitted.routine.minutes, order(fitted)]).toEqual([7, 'long-hiss up-and-down-five falling-hum']);
   expect(fitted.past.map(({ action }) => action)).toEqual([expect.objectContaining({ type: 'patch', what })]);
   expect(benchReducer(fitted, { type: 'undo' }).routine).toEqual(ROUTINE);
-  const pinned = after({ type: 'lock', stepId: 'long-hiss', isLocked: true });
-  expect(pinned.routine.steps[1]?.locked).toBe(true);
+  const pinned = after(patch({ op: 'lock', stepIds: ['long-hiss', 'falling-hum'], isLocked: true }));
+  expect(pinned.routine.steps.map(({ locked = false }) => locked)).toEqual([false, true, false, true]);
+  expect(pinned.past).toHaveLength(1);
   expect(benchReducer(pinned, { type: 'undo' }).routine).toEqual(ROUTINE);
 });
 
@@ -80,8 +82,13 @@ test('what is there now, taken from another window, has no past', () => {
 test('undo takes everything back and redo does it again, whatever was done', () => {
   const ids = fc.constantFrom('standing-check', 'long-hiss', 'up-and-down-five', 'falling-hum');
   const actions: fc.Arbitrary<BenchAction> = fc.oneof(
-    fc.record({ type: fc.constant('move' as const), stepId: ids, to: fc.integer({ min: 0, max: 3 }) }),
-    fc.record({ type: fc.constant('remove' as const), stepId: ids }),
+    fc.record({ op: fc.constant('move' as const), stepId: ids, to: fc.integer({ min: 0, max: 3 }) }).map(patch),
+    fc.record({ op: fc.constant('remove' as const), stepId: ids }).map(patch),
+    fc.record({ op: fc.constant('swap' as const), stepId: ids, exerciseId: fc.constant('thirds') }).map(patch),
+    fc.record({ op: fc.constant('lock' as const), stepIds: fc.uniqueArray(ids), isLocked: fc.boolean() }).map(patch),
+    fc
+      .record({ op: fc.constant('shift' as const), stepIds: fc.uniqueArray(ids), by: fc.constantFrom(-1 as const, 1) })
+      .map(patch),
     fc.record({ type: fc.constant('minutes' as const), minutes: fc.integer({ min: 1, max: 60 }) }),
     fc.record({
       type: fc.constant('set' as const),
@@ -108,7 +115,7 @@ test('two hundred undo steps: changes are taken back to the first and done again
     const stepId = steps[index % steps.length] ?? '';
     if (index % 3 === 0) return { type: 'set', stepId, settings: { tempo: 60 + index } };
     return index % 3 === 1
-      ? { type: 'move', stepId, to: (index * 7) % steps.length }
+      ? patch({ op: 'move', stepId, to: (index * 7) % steps.length })
       : { type: 'minutes', minutes: 1 + (index % 60) };
   });
   const done = after(...actions);

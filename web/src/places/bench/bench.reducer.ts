@@ -35,8 +35,6 @@ export type BenchAction =
   | { readonly type: 'minutes'; readonly minutes: number }
   | { readonly type: 'kind'; readonly kind: RoutineKind }
   | { readonly type: 'add'; readonly steps: readonly RoutineStep[]; readonly shelf: ReadonlyMap<string, Exercise> }
-  | { readonly type: 'remove'; readonly stepId: string }
-  | { readonly type: 'move'; readonly stepId: string; readonly to: number }
   | {
       readonly type: 'set';
       readonly stepId: string;
@@ -44,7 +42,6 @@ export type BenchAction =
       readonly clear?: readonly (keyof StepSettings)[];
     }
   | { readonly type: 'patch'; readonly patches: readonly RoutinePatch[]; readonly what: string }
-  | { readonly type: 'lock'; readonly stepId: string; readonly isLocked: boolean }
   | { readonly type: 'undo' }
   | { readonly type: 'redo' }
   /** What another window saved meanwhile, brought together with what is edited here. */
@@ -75,7 +72,6 @@ function placeFor(steps: readonly RoutineStep[], step: RoutineStep, shelf: Reado
 }
 
 function edit(draft: EditedRoutine, action: BenchAction): void {
-  const index = 'stepId' in action ? draft.steps.findIndex(({ id }) => id === action.stepId) : -1;
   switch (action.type) {
     case 'name':
       draft.name = action.name;
@@ -90,16 +86,8 @@ function edit(draft: EditedRoutine, action: BenchAction): void {
       for (const step of action.steps)
         draft.steps.splice(placeFor(draft.steps, step, action.shelf), 0, ...stepsOf([step]));
       break;
-    case 'remove':
-      if (index >= 0) draft.steps.splice(index, 1);
-      break;
-    case 'move': {
-      const [step] = index >= 0 ? draft.steps.splice(index, 1) : [];
-      if (step) draft.steps.splice(action.to, 0, step);
-      break;
-    }
     case 'set': {
-      const step = draft.steps[index];
+      const step = draft.steps.find(({ id }) => id === action.stepId);
       if (!step) break;
       Object.assign(step.settings, action.settings);
       for (const name of action.clear ?? []) Reflect.deleteProperty(step.settings, name);
@@ -117,11 +105,6 @@ function edit(draft: EditedRoutine, action: BenchAction): void {
     case 'merge':
       Object.assign(draft, { ...action.routine, steps: stepsOf(action.routine.steps) });
       break;
-    case 'lock': {
-      const step = draft.steps[index];
-      if (step) step.locked = action.isLocked;
-      break;
-    }
     case 'undo':
     case 'redo':
     case 'saved':

@@ -1,4 +1,4 @@
-import type { RoutineStep } from '@soft-lark/core';
+import { isAlike, type RoutineStep } from '@soft-lark/core';
 
 /** One step of two versions side by side. */
 export interface ComparedStep {
@@ -9,11 +9,7 @@ export interface ComparedStep {
 }
 
 function isSame(a: RoutineStep, b: RoutineStep): boolean {
-  return a.exerciseId === b.exerciseId && JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
-}
-
-function sorted({ settings }: RoutineStep): readonly unknown[] {
-  return Object.entries(settings).sort(([a], [b]) => (a < b ? -1 : 1));
+  return a.exerciseId === b.exerciseId && isAlike(a.settings, b.settings);
 }
 
 /** Which step stands before a step among those both versions have; what comes or goes beside it moves nothing. */

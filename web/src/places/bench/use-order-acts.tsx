@@ -6,7 +6,7 @@ import { useTranslation } from 'react-i18next';
 import type { BenchAction } from './bench.reducer.ts';
 import type { Selection } from './use-selection.ts';
 
-/** What can be done with one step or with several at once; each is one change to undo, but for pins, which are one a step. */
+/** What can be done with one step or with several at once; each is one change to undo. */
 export interface OrderActs {
   readonly move: (stepId: string, to: number) => void;
   readonly shift: (stepIds: readonly string[], by: -1 | 1) => void;
@@ -55,7 +55,7 @@ export function useOrderActs(
     };
     return {
       move: (stepId, to) => {
-        act({ type: 'move', stepId, to });
+        patch(t('bench.did.move', { name: namesOf([stepId]) }), [{ op: 'move', stepId, to }]);
       },
       shift: (stepIds, by) => {
         patch(t('bench.did.move', { name: namesOf(stepIds) }), [{ op: 'shift', stepIds, by }]);
@@ -68,7 +68,9 @@ export function useOrderActs(
         patch(what, [{ op: 'block', stepIds, ...(name !== undefined && { name }) }]);
       },
       lock: (stepIds, isLocked) => {
-        for (const stepId of stepIds) act({ type: 'lock', stepId, isLocked });
+        patch(t(isLocked ? 'bench.did.lock' : 'bench.did.unlock', { name: namesOf(stepIds) }), [
+          { op: 'lock', stepIds, isLocked },
+        ]);
       },
       remove: (stepIds) => {
         const last = steps.findLastIndex(({ id }) => stepIds.includes(id));
