@@ -24,3 +24,4 @@ export { Problem, notFound, staleWrite } from './problem.ts';
 export { ProblemFilter } from './problem.filter.ts';
 export { Open, SessionGuard, Who, type SignedIn } from './session.ts';
 export { validationPipe } from './validation.ts';
+export { written } from './written.ts';

@@ -71,6 +71,22 @@ export class StudioRows<T extends Owned> {
     return (affected ?? 0) > 0;
   }
 
+  /**
+   * Writes what was made on a version of a row: on version 0 the row is made, on any other that one is replaced.
+   *
+   * @param first columns that only a row that is made is given
+   * @returns whether the version still stood
+   */
+  async write(
+    { id, version }: { readonly id: string; readonly version: number },
+    change: QueryDeepPartialEntity<T>,
+    first: QueryDeepPartialEntity<T> = {},
+  ): Promise<boolean> {
+    const next = { ...change, version: version + 1 } as QueryDeepPartialEntity<T>;
+    if (version > 0) return this.update({ id, version } as unknown as FindOptionsWhere<T>, next);
+    return (await this.insertNew([{ ...first, ...next, id } as unknown as Omit<T, 'studioId'>])) > 0;
+  }
+
   /** @returns whether a row was there to delete */
   async delete(where: FindOptionsWhere<T>): Promise<boolean> {
     const { affected } = await this.manager.delete(this.target, this.own(where));

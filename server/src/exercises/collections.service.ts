@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { notFound, staleWrite } from '../common/index.ts';
+import { notFound, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { Collection } from './collection.entity.ts';
 import type { ChangedCollectionDto, CollectionDto } from './dto/exercises.dto.ts';
@@ -17,15 +17,9 @@ export class CollectionsService {
   async change(studioId: string, id: string, wanted: ChangedCollectionDto): Promise<CollectionDto> {
     const { version, name, exercises } = wanted;
     const rows = this.scope.of(Collection, studioId);
-    const next = { name, exercises, version: version + 1 };
-    if (version === 0) await rows.insertNew([{ ...next, id, importId: null }]);
-    else if (!(await rows.update({ id, version }, next))) {
-      const current = await rows.findOne({ id });
-      throw current ? staleWrite('collection', this.view(current)) : notFound('collection');
-    }
-    const row = await rows.findOne({ id });
-    if (!row) throw notFound('collection');
-    return this.view(row);
+    await rows.write({ id, version }, { name, exercises }, { importId: null });
+    const current = await rows.findOne({ id });
+    return written('collection', current && this.view(current), [name, exercises], (now) => [now.name, now.exercises]);
   }
 
   async remove(studioId: string, id: string): Promise<void> {

@@ -1,8 +1,7 @@
-import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import { readExercise, shippedExercises, type Exercise } from '@soft-lark/core';
 import type { EntityManager } from 'typeorm';
-import { Clock, notFound, Problem, staleWrite } from '../common/index.ts';
+import { Clock, notFound, Problem, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudentsService } from '../students/index.ts';
 import type { ChangedExerciseDto, ExerciseVersionView, ShelfExercise } from './dto/exercises.dto.ts';
@@ -68,18 +67,20 @@ export class ExercisesService {
       });
     if (studentId !== undefined) await this.students.get(studioId, studentId);
     const body = storedExercise(exercise);
-    const next = { body, version: version + 1, updatedAt: this.clock.now() };
+    const change = { body, updatedAt: this.clock.now() };
+    const first = { studentId: studentId ?? null, archivedAt: null, importId: null, beforeImport: null };
     const current = await this.scope.transaction(async (manager) => {
       const rows = this.scope.of(OwnExercise, studioId, manager);
-      const row = { ...next, id, studentId: studentId ?? null, archivedAt: null, importId: null, beforeImport: null };
-      const isKept = version === 0 ? (await rows.insertNew([row])) > 0 : await rows.update({ id, version }, next);
-      if (isKept) await this.keepVersions(studioId, [{ id, ...next }], manager);
+      if (await rows.write({ id, version }, change, first))
+        await this.keepVersions(studioId, [{ id, version: version + 1, ...change }], manager);
       return rows.findOne({ id });
     });
-    if (!current) throw notFound('exercise');
-    // An answer that was lost on the way is asked for again: the same content is no conflict.
-    if (!isDeepStrictEqual(readExerciseBody(current.body), exercise)) throw staleWrite('exercise', this.view(current));
-    return this.view(current);
+    return written(
+      'exercise',
+      current && this.view(current),
+      exercise,
+      () => current && readExerciseBody(current.body),
+    );
   }
 
   /** How an exercise of the studio's own stood after each change, the latest first. */

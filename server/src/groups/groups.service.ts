@@ -1,6 +1,5 @@
-import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
-import { notFound, Problem, staleWrite } from '../common/index.ts';
+import { notFound, Problem, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudentsService } from '../students/index.ts';
 import type { ChangedGroupDto, GroupDto } from './dto/groups.dto.ts';
@@ -39,18 +38,12 @@ export class GroupsService {
     await this.checkMembers(studioId, members);
     await this.scope.transaction(async (manager) => {
       const groups = this.scope.of(SingerGroup, studioId, manager);
-      const next = { name, version: version + 1 };
-      const isKept =
-        version === 0 ? (await groups.insertNew([{ id, ...next }])) > 0 : await groups.update({ id, version }, next);
-      if (!isKept) return;
+      if (!(await groups.write({ id, version }, { name }))) return;
       const rows = this.scope.of(GroupMember, studioId, manager);
       await rows.delete({ groupId: id });
       await rows.insertNew(members.map((studentId, position) => ({ groupId: id, studentId, position })));
     });
-    const current = await this.get(studioId, id);
-    // An answer that was lost on the way is asked for again: the same content is no conflict.
-    if (!isDeepStrictEqual([current.name, current.members], [name, members])) throw staleWrite('group', current);
-    return current;
+    return written('group', await this.get(studioId, id), [name, members], (now) => [now.name, now.members]);
   }
 
   async remove(studioId: string, id: string): Promise<void> {

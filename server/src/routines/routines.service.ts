@@ -1,6 +1,5 @@
-import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
-import { Clock, notFound, Problem, staleWrite } from '../common/index.ts';
+import { Clock, notFound, Problem, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
 import { StudentsService } from '../students/index.ts';
@@ -68,23 +67,17 @@ export class RoutinesService {
   ): Promise<RoutineDto> {
     await this.checkSteps(studioId, steps);
     const change = { name, kind, minutes, steps: stored(steps) };
-    const next = { ...change, version: version + 1, updatedAt: this.clock.now() };
-    const changed = await this.scope.transaction(async (manager) => {
-      const isChanged = await this.scope.of(Routine, studioId, manager).update({ id, version }, next);
-      if (isChanged)
+    await this.scope.transaction(async (manager) => {
+      const rows = this.scope.of(Routine, studioId, manager);
+      if (await rows.update({ id, version }, { ...change, version: version + 1, updatedAt: this.clock.now() }))
         await this.versions.keep(studioId, { routineId: id, version: version + 1, body: change }, accountId, manager);
-      return isChanged;
     });
-    const current = await this.get(studioId, id);
-    const now = {
-      name: current.name,
-      kind: current.kind,
-      minutes: current.minutes,
-      steps: stored(current.steps),
-    };
-    // An answer that was lost on the way is asked for again: the same content is no conflict.
-    if (!changed && !isDeepStrictEqual(now, change)) throw staleWrite('routine', current);
-    return current;
+    return written('routine', await this.get(studioId, id), change, (now) => ({
+      name: now.name,
+      kind: now.kind,
+      minutes: now.minutes,
+      steps: stored(now.steps),
+    }));
   }
 
   async remove(studioId: string, id: string): Promise<void> {

@@ -1,7 +1,6 @@
-import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import { issueSentence, songSchema, type Song } from '@soft-lark/core';
-import { notFound, Problem, staleWrite } from '../common/index.ts';
+import { notFound, Problem, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import type { ChangedSongDto, KeptSong } from './dto/songs.dto.ts';
 import { StoredSong } from './song.entity.ts';
@@ -28,14 +27,9 @@ export class SongsService {
   async change(studioId: string, id: string, { version, song: sent }: ChangedSongDto): Promise<KeptSong> {
     const song = checkedSong(sent);
     const rows = this.scope.of(StoredSong, studioId);
-    const next = { name: song.name, body: { schema: 1, song }, version: version + 1 };
-    if (version === 0) await rows.insertNew([{ ...next, id }]);
-    else await rows.update({ id, version }, next);
+    await rows.write({ id, version }, { name: song.name, body: { schema: 1, song } });
     const current = await rows.findOne({ id });
-    if (!current) throw notFound('song');
-    // An answer that was lost on the way is asked for again: the same content is no conflict.
-    if (!isDeepStrictEqual(readSongBody(current.body), song)) throw staleWrite('song', this.view(current));
-    return this.view(current);
+    return written('song', current && this.view(current), song, () => current && readSongBody(current.body));
   }
 
   async remove(studioId: string, id: string): Promise<void> {

@@ -1,8 +1,7 @@
-import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import { changeRules, checkVoiceFile, type VoiceFile } from '@soft-lark/core';
 import type { EntityManager } from 'typeorm';
-import { Clock, notFound, staleWrite } from '../common/index.ts';
+import { Clock, notFound, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudiosService } from '../studios/index.ts';
 import type { ChangedStudentDto, NewStudentDto, StudentDto, StudentFieldsDto } from './dto/students.dto.ts';
@@ -56,15 +55,14 @@ export class StudentsService {
     await this.check(studioId, voice);
     const change = { name, note, voice: stored(voice) };
     const rows = this.scope.of(Student, studioId, manager);
-    const changed = await rows.update({ id, version }, { ...change, version: version + 1 });
+    await rows.update({ id, version }, { ...change, version: version + 1 });
     const student = await rows.findOne({ id });
-    if (!student) throw notFound('student');
-    const current = this.view(student, await this.knownExercises(studioId, id));
-    const { voice: now, name: nameNow, note: noteNow } = current;
-    // An answer that was lost on the way is asked for again: the same content is no conflict.
-    const isSame = isDeepStrictEqual({ name: nameNow, note: noteNow, voice: { schema: 1, ...now } }, change);
-    if (!changed && !isSame) throw staleWrite('student', current);
-    return current;
+    const current = student && this.view(student, await this.knownExercises(studioId, id));
+    return written('student', current, change, (now) => ({
+      name: now.name,
+      note: now.note,
+      voice: { schema: 1, ...now.voice },
+    }));
   }
 
   /** Deletes a student with lessons, routines, runs, checks and locks. */
