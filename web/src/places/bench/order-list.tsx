@@ -37,8 +37,10 @@ export function OrderList({
   const [said, setSaid] = useState('');
   const { steps } = routine.laid;
   const items = steps.map(({ id }) => id);
-  const locked = routine.steps.flatMap(({ id, locked }) => (locked ? id : []));
-  const blockOf = routine.steps.map(({ block }) => block);
+  // A step whose exercise is gone is kept, but not laid out: the two lists are matched by id.
+  const kept = new Map(routine.steps.map((step) => [step.id, step]));
+  const isLocked = (id: string): boolean => kept.get(id)?.locked ?? false;
+  const blockOf = steps.map(({ id }) => kept.get(id)?.block);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
 
   const move = (step: LaidStep, to: number): void => {
@@ -71,7 +73,7 @@ export function OrderList({
     } else if (direction !== 0) {
       if (next) onChoose(next.id, event.shiftKey ? 'up-to' : 'alone');
       focusRow(event.currentTarget, index + direction);
-    } else if (event.key === 'l') acts.lock(ids, !locked.includes(step.id));
+    } else if (event.key === 'l') acts.lock(ids, !isLocked(step.id));
     else if (event.key === 'd') acts.copy(ids);
     else if (event.key === 'Delete') acts.remove(ids);
     else return;
@@ -102,7 +104,7 @@ export function OrderList({
                 blockStart={!blockOf[index] ? undefined : blockOf[index] === blockOf[index - 1] ? '' : blockOf[index]}
                 onChoose={onChoose}
                 onShow={onShow}
-                isLocked={locked.includes(step.id)}
+                isLocked={isLocked(step.id)}
                 mark={routine.marks.get(step.id)}
                 acts={acts}
               />
@@ -110,7 +112,7 @@ export function OrderList({
           </ol>
         </SortableContext>
       </DndContext>
-      <SelectedBar ids={selected} block={shared} isLocked={selected.every((id) => locked.includes(id))} acts={acts} />
+      <SelectedBar ids={selected} block={shared} isLocked={selected.every(isLocked)} acts={acts} />
       <VisuallyHidden role="status">{said}</VisuallyHidden>
       <Button mt="sm" onClick={onAdd} rightSection={<KeyCap>A</KeyCap>}>
         {t('bench.add')}
