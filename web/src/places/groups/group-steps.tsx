@@ -1,5 +1,5 @@
 import { Table } from '@mantine/core';
-import { keyName, type GroupStep } from '@soft-lark/core';
+import type { GroupStep } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Student } from '../../api/students.queries.ts';
@@ -96,11 +96,7 @@ export function GroupSteps({ steps, members }: GroupStepsProps): ReactElement {
               {step.common ? (
                 <>
                   <b className="heading">{step.common.tonics.length}</b>
-                  <small>
-                    {step.common.tonics.length === 1 && step.common.tonics[0] !== undefined
-                      ? keyName(step.common.tonics[0])
-                      : keysText(step.common.tonics)}
-                  </small>
+                  <small>{keysText(step.common.tonics)}</small>
                 </>
               ) : (
                 <small>{t(step.exercise.work.kind === 'siren' ? 'groups.glides' : 'groups.noKeys')}</small>
