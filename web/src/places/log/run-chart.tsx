@@ -16,17 +16,19 @@ function tellingNotes(data: readonly { readonly lowest: number; readonly highest
   return wanted.filter((note, index) => wanted.slice(0, index).every((other) => Math.abs(other - note) > 1));
 }
 
-/** Lowest and highest note sung, run by run, oldest first. */
+/** Lowest and highest note sung over the days, oldest first: weeks without a run show as such. */
 export function RunChart({ runs }: { readonly runs: readonly RunSummary[] }): ReactElement | null {
   const { t } = useTranslation();
   const data = runs
     .flatMap(({ startedAt, lowest, highest }) =>
-      lowest === null || highest === null ? [] : [{ at: startedAt, lowest, highest, band: [lowest, highest] }],
+      lowest === null || highest === null
+        ? []
+        : [{ at: Date.parse(startedAt), lowest, highest, band: [lowest, highest] }],
     )
     .reverse();
   if (data.length < 2) return <p>{t('log.chartNeedsTwo')}</p>;
-  const day = (instant: string): string =>
-    new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short' }).format(new Date(instant));
+  const day = (instant: number): string =>
+    new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short' }).format(instant);
   const ticks = tellingNotes(data);
   const low = Math.min(...data.map(({ lowest }) => lowest)) - 2;
   const high = Math.max(...data.map(({ highest }) => highest)) + 2;
@@ -34,13 +36,27 @@ export function RunChart({ runs }: { readonly runs: readonly RunSummary[] }): Re
     <PictureTable
       label={t('log.chart')}
       head={[t('log.headers.when'), t('log.lowest'), t('log.highest')]}
-      rows={data.map(({ at, lowest, highest }) => [momentText(at), writeNote(lowest), writeNote(highest)])}
+      rows={data.map(({ at, lowest, highest }) => [
+        momentText(new Date(at).toISOString()),
+        writeNote(lowest),
+        writeNote(highest),
+      ])}
     >
       <div data-testid="run-chart">
         <ResponsiveContainer width="100%" height={HEIGHT}>
           <ComposedChart data={data} margin={{ top: 12, right: 16, bottom: 0, left: 0 }}>
             <CartesianGrid stroke="var(--line)" strokeDasharray="1 6" vertical={false} />
-            <XAxis dataKey="at" tickFormatter={day} tick={TICK} stroke="var(--line)" minTickGap={36} />
+            <XAxis
+              dataKey="at"
+              type="number"
+              scale="time"
+              domain={['dataMin', 'dataMax']}
+              ticks={data.map(({ at }) => at)}
+              tickFormatter={day}
+              tick={TICK}
+              stroke="var(--line)"
+              minTickGap={36}
+            />
             <YAxis
               domain={[low, high]}
               tickFormatter={(midi: number) => writeNote(midi)}
@@ -56,7 +72,7 @@ export function RunChart({ runs }: { readonly runs: readonly RunSummary[] }): Re
                   ? [value.map((note) => writeNote(Number(note))).join(' – '), '']
                   : [writeNote(Number(value)), name]
               }
-              labelFormatter={(label) => momentText(typeof label === 'string' ? label : '')}
+              labelFormatter={(label) => momentText(new Date(Number(label)).toISOString())}
               contentStyle={{
                 background: 'var(--sheet)',
                 border: '1px solid var(--line)',
