@@ -82,10 +82,10 @@ function midiOf(note: Element): number | null {
   return typeof step === 'number' ? step + Number(textOf(first(pitch, 'alter')) || 0) : null;
 }
 
-function pitchedNotes(part: Element): readonly Element[] {
+function firstPitched(part: Element): Element | undefined {
   return all(part, 'measure')
     .flatMap((measure) => all(measure, 'note'))
-    .filter((note) => first(note, 'pitch'));
+    .find((note) => first(note, 'pitch'));
 }
 
 function voiceOf(note: Element | undefined): string {
@@ -186,9 +186,9 @@ export function readMusicXml(text: string): Melody {
       'Export it as MusicXML, the usual kind.',
     );
   const parts = all(root, 'part');
-  const part = parts.find((one) => pitchedNotes(one).length > 0);
+  const part = parts.find((one) => firstPitched(one));
   if (!part) throw new FormatError('NO_NOTES', 'There is no note in the score.', 'Choose another file.');
-  const reading = new Reading(voiceOf(pitchedNotes(part)[0]));
+  const reading = new Reading(voiceOf(firstPitched(part)));
   if (parts.length > 1) reading.dropped.add(`Of ${String(parts.length)} parts only one is kept.`);
   for (const measure of all(part, 'measure')) reading.measure(measure);
   const title = textOf(first(root, 'work', 'work-title')) || textOf(first(root, 'movement-title'));

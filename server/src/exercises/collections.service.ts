@@ -17,9 +17,12 @@ export class CollectionsService {
   async change(studioId: string, id: string, wanted: ChangedCollectionDto): Promise<CollectionDto> {
     const { version, name, exercises } = wanted;
     const rows = this.scope.of(Collection, studioId);
-    await rows.write({ id, version }, { name, exercises }, { importId: null });
+    const isWritten = await rows.write({ id, version }, { name, exercises }, { importId: null });
     const current = await rows.findOne({ id });
-    return written('collection', current && this.view(current), [name, exercises], (now) => [now.name, now.exercises]);
+    return written('collection', isWritten, current && this.view(current), [name, exercises], (now) => [
+      now.name,
+      now.exercises,
+    ]);
   }
 
   async remove(studioId: string, id: string): Promise<void> {

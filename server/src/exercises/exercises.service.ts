@@ -69,14 +69,15 @@ export class ExercisesService {
     const body = storedExercise(exercise);
     const change = { body, updatedAt: this.clock.now() };
     const first = { studentId: studentId ?? null, archivedAt: null, importId: null, beforeImport: null };
-    const current = await this.scope.transaction(async (manager) => {
+    const { isWritten, current } = await this.scope.transaction(async (manager) => {
       const rows = this.scope.of(OwnExercise, studioId, manager);
-      if (await rows.write({ id, version }, change, first))
-        await this.keepVersions(studioId, [{ id, version: version + 1, ...change }], manager);
-      return rows.findOne({ id });
+      const isWritten = await rows.write({ id, version }, change, first);
+      if (isWritten) await this.keepVersions(studioId, [{ id, version: version + 1, ...change }], manager);
+      return { isWritten, current: await rows.findOne({ id }) };
     });
     return written(
       'exercise',
+      isWritten,
       current && this.view(current),
       exercise,
       () => current && readExerciseBody(current.body),

@@ -36,14 +36,15 @@ export class GroupsService {
 
   async change(studioId: string, id: string, { version, name, members }: ChangedGroupDto): Promise<GroupDto> {
     await this.checkMembers(studioId, members);
-    await this.scope.transaction(async (manager) => {
+    const isWritten = await this.scope.transaction(async (manager) => {
       const groups = this.scope.of(SingerGroup, studioId, manager);
-      if (!(await groups.write({ id, version }, { name }))) return;
+      if (!(await groups.write({ id, version }, { name }))) return false;
       const rows = this.scope.of(GroupMember, studioId, manager);
       await rows.delete({ groupId: id });
       await rows.insertNew(members.map((studentId, position) => ({ groupId: id, studentId, position })));
+      return true;
     });
-    return written('group', await this.get(studioId, id), [name, members], (now) => [now.name, now.members]);
+    return written('group', isWritten, await this.get(studioId, id), [name, members], (now) => [now.name, now.members]);
   }
 
   async remove(studioId: string, id: string): Promise<void> {

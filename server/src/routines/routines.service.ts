@@ -67,12 +67,14 @@ export class RoutinesService {
   ): Promise<RoutineDto> {
     await this.checkSteps(studioId, steps);
     const change = { name, kind, minutes, steps: stored(steps) };
-    await this.scope.transaction(async (manager) => {
-      const rows = this.scope.of(Routine, studioId, manager);
-      if (await rows.update({ id, version }, { ...change, version: version + 1, updatedAt: this.clock.now() }))
+    const next = { ...change, version: version + 1, updatedAt: this.clock.now() };
+    const isWritten = await this.scope.transaction(async (manager) => {
+      const isChanged = await this.scope.of(Routine, studioId, manager).update({ id, version }, next);
+      if (isChanged)
         await this.versions.keep(studioId, { routineId: id, version: version + 1, body: change }, accountId, manager);
+      return isChanged;
     });
-    return written('routine', await this.get(studioId, id), change, (now) => ({
+    return written('routine', isWritten, await this.get(studioId, id), change, (now) => ({
       name: now.name,
       kind: now.kind,
       minutes: now.minutes,

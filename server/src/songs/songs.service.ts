@@ -27,9 +27,9 @@ export class SongsService {
   async change(studioId: string, id: string, { version, song: sent }: ChangedSongDto): Promise<KeptSong> {
     const song = checkedSong(sent);
     const rows = this.scope.of(StoredSong, studioId);
-    await rows.write({ id, version }, { name: song.name, body: { schema: 1, song } });
+    const isWritten = await rows.write({ id, version }, { name: song.name, body: { schema: 1, song } });
     const current = await rows.findOne({ id });
-    return written('song', current && this.view(current), song, () => current && readSongBody(current.body));
+    return written('song', isWritten, current && this.view(current), song, () => current && readSongBody(current.body));
   }
 
   async remove(studioId: string, id: string): Promise<void> {

@@ -55,10 +55,10 @@ export class StudentsService {
     await this.check(studioId, voice);
     const change = { name, note, voice: stored(voice) };
     const rows = this.scope.of(Student, studioId, manager);
-    await rows.update({ id, version }, { ...change, version: version + 1 });
+    const isWritten = await rows.update({ id, version }, { ...change, version: version + 1 });
     const student = await rows.findOne({ id });
     const current = student && this.view(student, await this.knownExercises(studioId, id));
-    return written('student', current, change, (now) => ({
+    return written('student', isWritten, current, change, (now) => ({
       name: now.name,
       note: now.note,
       voice: { schema: 1, ...now.voice },

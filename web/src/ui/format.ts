@@ -16,7 +16,7 @@ export function dayText(date: string): string {
 }
 
 /** Day and short month in the browser's locale. */
-export function shortDayText(date: string): string {
+export function shortDayText(date: string | number): string {
   return SHORT_DAY.format(dayjs(date).toDate());
 }
 
@@ -31,7 +31,7 @@ export function recentDayText(instant: string, now: Date): string {
 }
 
 /** Day, month and time in the browser's locale. */
-export function momentText(instant: string): string {
+export function momentText(instant: string | number): string {
   return new Intl.DateTimeFormat(undefined, {
     day: 'numeric',
     month: 'short',

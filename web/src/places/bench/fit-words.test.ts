@@ -3,15 +3,12 @@ import { text } from '../../text/i18n.ts';
 import { changeWords } from './fit-words.ts';
 
 const shelf = new Map(shippedExercises().map((exercise) => [exercise.id, exercise]));
-const [hiss, trill, hum, five, falling] = (
-  ['long-hiss', 'lip-trill-on-five', 'hum-on-the-chord', 'up-and-down-five', 'falling-hum'] as const
-).map((exerciseId): RoutineStep => ({ id: exerciseId, exerciseId, settings: {} })) as [
-  RoutineStep,
-  RoutineStep,
-  RoutineStep,
-  RoutineStep,
-  RoutineStep,
-];
+const step = (exerciseId: string): RoutineStep => ({ id: exerciseId, exerciseId, settings: {} });
+const hiss = step('long-hiss');
+const trill = step('lip-trill-on-five');
+const hum = step('hum-on-the-chord');
+const five = step('up-and-down-five');
+const falling = step('falling-hum');
 const all = [hiss, trill, hum, five, falling];
 const set = (step: RoutineStep, settings: StepSettings): RoutineStep => ({ ...step, settings });
 

@@ -19,7 +19,6 @@ import {
   useEffect,
   useEffectEvent,
   useMemo,
-  useRef,
   useState,
   type Dispatch,
 } from 'react';
@@ -130,8 +129,6 @@ export function useThinking(
   }, [isAsked]);
   const fitted = (wanted: number): readonly RoutineStep[] =>
     fitRoutine(steps, wanted * 60, context, { mayDrop: true }).steps;
-  // What was worked out under the finger is not worked out again when it is let go.
-  const tried = useRef<WorkedOut | null>(null);
   return {
     shown,
     settled,
@@ -140,12 +137,9 @@ export function useThinking(
     mutes,
     drafting,
     slide: (wanted) => {
-      tried.current = wanted === minutes ? null : workOut({ minutes: wanted, steps: fitted(wanted) });
-      setPreview(tried.current);
+      setPreview(wanted === minutes ? null : workOut({ minutes: wanted, steps: fitted(wanted) }));
     },
     slid: (wanted) => {
-      const now = tried.current?.minutes === wanted ? tried.current.steps : fitted(wanted);
-      tried.current = null;
       // The flight stands as it was tried until the rest is drawn.
       startTransition(() => {
         setPreview(null);
@@ -155,7 +149,7 @@ export function useThinking(
           what: t('bench.think.fitTo', { count: wanted }),
           patches: [
             { op: 'minutes', minutes: wanted },
-            { op: 'steps', steps: now },
+            { op: 'steps', steps: fitted(wanted) },
           ],
         });
       });

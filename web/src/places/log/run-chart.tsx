@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { RunSummary } from '../../api/runs.queries.ts';
-import { momentText } from '../../ui/format.ts';
+import { momentText, shortDayText } from '../../ui/format.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { writeNote } from '../../text/note-names.ts';
 const HEIGHT = 230;
@@ -27,8 +27,6 @@ export function RunChart({ runs }: { readonly runs: readonly RunSummary[] }): Re
     )
     .reverse();
   if (data.length < 2) return <p>{t('log.chartNeedsTwo')}</p>;
-  const day = (instant: number): string =>
-    new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short' }).format(instant);
   const ticks = tellingNotes(data);
   const low = Math.min(...data.map(({ lowest }) => lowest)) - 2;
   const high = Math.max(...data.map(({ highest }) => highest)) + 2;
@@ -36,11 +34,7 @@ export function RunChart({ runs }: { readonly runs: readonly RunSummary[] }): Re
     <PictureTable
       label={t('log.chart')}
       head={[t('log.headers.when'), t('log.lowest'), t('log.highest')]}
-      rows={data.map(({ at, lowest, highest }) => [
-        momentText(new Date(at).toISOString()),
-        writeNote(lowest),
-        writeNote(highest),
-      ])}
+      rows={data.map(({ at, lowest, highest }) => [momentText(at), writeNote(lowest), writeNote(highest)])}
     >
       <div data-testid="run-chart">
         <ResponsiveContainer width="100%" height={HEIGHT}>
@@ -52,7 +46,7 @@ export function RunChart({ runs }: { readonly runs: readonly RunSummary[] }): Re
               scale="time"
               domain={['dataMin', 'dataMax']}
               ticks={data.map(({ at }) => at)}
-              tickFormatter={day}
+              tickFormatter={shortDayText}
               tick={TICK}
               stroke="var(--line)"
               minTickGap={36}
@@ -72,7 +66,7 @@ export function RunChart({ runs }: { readonly runs: readonly RunSummary[] }): Re
                   ? [value.map((note) => writeNote(Number(note))).join(' – '), '']
                   : [writeNote(Number(value)), name]
               }
-              labelFormatter={(label) => momentText(new Date(Number(label)).toISOString())}
+              labelFormatter={(label) => momentText(Number(label))}
               contentStyle={{
                 background: 'var(--sheet)',
                 border: '1px solid var(--line)',
