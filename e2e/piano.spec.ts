@@ -1,21 +1,28 @@
 import { expect, test } from './studio.ts';
 import { act, addStudent, buildSixSteps, goToStep, keyNow, openDemo, passGate, stepRow } from './teacher.ts';
 
+/** A sample the page started: when on the audio clock, how far ahead, and how much it is retuned. */
 interface Started {
+  readonly at: number;
   readonly ahead: number;
   readonly rate: number;
 }
 
-/** Keeps every sample the page starts: how far ahead on the audio clock, and how much it is retuned. */
+/** Keeps every sample the page starts, and when each was silenced. */
 function listen(): void {
   const started: Started[] = [];
-  Object.assign(window, { started });
+  const silenced = new Map<AudioNode, number>();
+  Object.assign(window, { started, silenced });
   class ListenedNode extends AudioBufferSourceNode {
-    override start(when?: number, offset?: number, duration?: number): void {
+    override start(when = 0, offset?: number, duration?: number): void {
       if (this.buffer && this.buffer.duration > 0.5) {
-        started.push({ ahead: (when ?? 0) - this.context.currentTime, rate: this.playbackRate.value });
+        started.push({ at: when, ahead: when - this.context.currentTime, rate: this.playbackRate.value });
       }
       super.start(when, offset, duration);
+    }
+    override stop(when?: number): void {
+      if (this.buffer && this.buffer.duration > 0.5) silenced.set(this, this.context.currentTime);
+      super.stop(when);
     }
   }
   Object.assign(window, { AudioBufferSourceNode: ListenedNode });
@@ -40,16 +47,26 @@ test('each key sounds as far as its help goes, ahead on the audio clock', async 
   await goToStep(page, 'Z on five');
   await act(page, 'Start').click();
   const sounds = (): Promise<Started[]> => page.evaluate(() => (window as unknown as { started: Started[] }).started);
-  const cue = 5;
+  const silenced = (): Promise<number[]> =>
+    page.evaluate(() => [...(window as unknown as { silenced: ReadonlyMap<AudioNode, number> }).silenced.values()]);
+  const chord = 4;
+  const cue = chord + 1;
   const tune = 9;
-  await expect.poll(async () => (await sounds()).length, { timeout: 60_000 }).toBe(cue);
-  expect((await sounds()).every(({ ahead }) => ahead > 0 && ahead < 0.5)).toBe(true);
+  await expect.poll(async () => (await sounds()).length).toBe(cue);
+  const heard = await sounds();
+  expect(heard.every(({ ahead }) => ahead > 0)).toBe(true);
+  expect(new Set(heard.slice(0, chord).map(({ at }) => at)).size, 'the chord is struck as one').toBe(1);
+  expect(heard.at(-1)?.at).toBeGreaterThan(heard[0]?.at ?? Infinity);
   for (const help of ['alone', 'just listen', 'plays along']) {
     await page.keyboard.press('g');
     await expect(page.getByRole('button', { name: help })).toBeVisible();
   }
   await act(page, 'Next key').click();
-  await expect.poll(async () => (await sounds()).length, { timeout: 60_000 }).toBe(cue + cue + tune);
+  await expect.poll(async () => (await sounds()).length).toBe(cue + cue + tune);
+  await act(page, 'Pause').click();
+  await expect.poll(async () => (await silenced()).length).toBe(cue + cue + tune);
+  const lastToCome = Math.max(...(await sounds()).map(({ at }) => at));
+  expect(Math.max(...(await silenced())), 'a pause silences what is still to come').toBeLessThan(lastToCome);
 });
 
 test('a mark offers the first remedy, then the next; a missed key brings help back, and the log keeps it', async ({
