@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './studio.ts';
-import { act, goToStep, keyNow, openDemo, passGate } from './teacher.ts';
+import { act, goToStep, keyNow, openDemo, passGate, PLACES } from './teacher.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -13,11 +13,33 @@ test('every place fits a phone', async ({ page }) => {
   await expectNoSidewaysScroll(page, 'enter');
   await openDemo(page);
   await expectNoSidewaysScroll(page, 'today');
-  for (const place of ['/shelf', '/shelf/thirds', '/about']) {
-    await page.goto(place);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    await expectNoSidewaysScroll(page, place);
+  for (const [address, heading] of PLACES) {
+    await page.goto(address);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
+    await expectNoSidewaysScroll(page, address);
   }
+  await page.goto('/students');
+  await page.getByRole('link', { name: 'The lock boat' }).tap();
+  await expect(page.getByText('Keys in common')).toBeVisible();
+  await expectNoSidewaysScroll(page, 'a group');
+  await page.goto('/students');
+  await page.getByRole('link', { name: 'Maud Pellow', exact: true }).tap();
+  await expect(page.getByText('turns over, E4 to F4')).toBeVisible();
+  await expectNoSidewaysScroll(page, 'the voice file');
+  const student = page.url();
+  for (const tab of ['rules', 'runs', 'routines', 'check']) {
+    await page.goto(`${student}/${tab}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expectNoSidewaysScroll(page, tab);
+  }
+  await page.goto(`${student}/runs`);
+  await page.getByRole('table').getByRole('link').first().tap();
+  await expect(page.getByRole('link', { name: 'The log' })).toBeVisible();
+  await expectNoSidewaysScroll(page, 'a run in the log');
+  await page.goto(`${student}/routines`);
+  await page.getByRole('link', { name: 'Before the late shift' }).tap();
+  await expect(page.getByRole('heading', { name: 'The order' })).toBeVisible();
+  await expectNoSidewaysScroll(page, 'the bench');
 });
 
 test('a run by touch: large targets, the next key always in reach', async ({ page }) => {

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './studio.ts';
-import { openDemo, passGate } from './teacher.ts';
+import { openDemo, passGate, PLACES } from './teacher.ts';
 
 async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
@@ -17,20 +17,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expectAccessible(page);
     await openDemo(page);
     await expectAccessible(page);
-    for (const [address, heading] of [
-      ['/students', /students/],
-      ['/shelf', /exercises/],
-      ['/shelf/up-and-down-five', /Up and down five/],
-      ['/shelf/new', /New exercise/],
-      ['/shelf/import', /Import/],
-      ['/shelf/compare?a=thirds&b=turns', /Side by side/],
-      ['/log', /Log/],
-      ['/settings/approach', /Settings/],
-      ['/settings/account', /Settings/],
-      ['/settings/rules', /Settings/],
-      ['/cautions', /Cautions/],
-      ['/about', /About/],
-    ] as const) {
+    for (const [address, heading] of PLACES) {
       await page.goto(address);
       await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
       await expectAccessible(page);
@@ -93,6 +80,20 @@ test('the log draws lowest and highest by run, with the same figures in a table'
   await figure.getByRole('button', { name: 'as a table' }).click();
   const dots = await figure.locator('.recharts-line-dot').count();
   await expect(figure.getByRole('row')).toHaveCount(dots / 2 + 1);
+});
+
+test('the log of all students goes back page by page to the first run', async ({ page }) => {
+  await openDemo(page);
+  await page.goto('/log?student=all');
+  const runs = page.getByRole('table').getByRole('row');
+  await expect(runs).toHaveCount(101);
+  const earlier = page.getByRole('button', { name: 'Earlier runs' });
+  await earlier.click();
+  await expect(runs).not.toHaveCount(101);
+  while (await earlier.isVisible()) await earlier.click();
+  const first = await runs.last().getByRole('link').innerText();
+  await page.reload();
+  await expect(runs.last().getByRole('link')).not.toHaveText(first);
 });
 
 test('without a session every place asks to sign in and comes back', async ({ page }) => {

@@ -101,3 +101,19 @@ export async function keysOf(page: Page, step: string, kind: 'planned' | 'sung')
     .getByRole('listitem')
     .allInnerTexts();
 }
+
+/** Places that need no id of the demo studio, with their headings. */
+export const PLACES = [
+  ['/students', /students/],
+  ['/shelf', /exercises/],
+  ['/shelf/up-and-down-five', /Up and down five/],
+  ['/shelf/new', /New exercise/],
+  ['/shelf/import', /Import/],
+  ['/shelf/compare?a=thirds&b=turns', /Side by side/],
+  ['/log', /Log/],
+  ['/settings/approach', /Settings/],
+  ['/settings/account', /Settings/],
+  ['/settings/rules', /Settings/],
+  ['/cautions', /Cautions/],
+  ['/about', /About/],
+] as const;

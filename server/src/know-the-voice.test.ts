@@ -143,7 +143,11 @@ test('two easy days at the belt ceiling are evidence; a strained one takes it ba
 });
 
 describe('the studio’s settings', () => {
-  const usual = { name: 'Weir House', timeZone: 'Europe/London', approach: {}, rules: {}, readyQuestions: [] };
+  const noteNaming = { scheme: 'scientific', spelling: 'usual', middleDo: 4 };
+  const usual = {
+    ...{ name: 'Weir House', timeZone: 'Europe/London', approach: {}, rules: {} },
+    ...{ noteNaming, readyQuestions: [] },
+  };
 
   test('are changed on the version they were read from, and come with the session', async () => {
     const wanted = { ...usual, approach: { travel: 'rise-only' }, rules: { 'condition.tired': 3 }, version: 1 };

@@ -1,18 +1,9 @@
 import { shippedExercises } from '@soft-lark/core';
-import type { OpenAPIObject } from '@nestjs/swagger';
 import type { Response } from 'supertest';
 import { v7 } from 'uuid';
 import { openApiDocument } from './open-api.ts';
-import {
-  rangeCheck,
-  routine,
-  run,
-  startTestServer,
-  student,
-  sungKey,
-  Teacher,
-  type TestServer,
-} from './testing/test-studio.ts';
+import { addressOf, bodyFor, routesOf } from './testing/bodies.ts';
+import { rangeCheck, run, startTestServer, sungKey, Teacher, type TestServer } from './testing/test-studio.ts';
 
 let server: TestServer;
 let owner: Teacher;
@@ -74,50 +65,6 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-type Method = 'get' | 'post' | 'put' | 'delete';
-
-function routesOf(document: OpenAPIObject): { readonly method: Method; readonly path: string }[] {
-  return Object.entries(document.paths).flatMap(([path, item]) =>
-    (['get', 'post', 'put', 'delete'] as const)
-      .filter((method) => method in item)
-      .map((method) => ({ method, path: path.replace(/^\/api/, '') })),
-  );
-}
-
-/** Bodies that would be taken from the owner, aimed at the owner's things. */
-function bodyFor(path: string, method: Method): object | undefined {
-  const { studentId = '', routineId = '', lessonId = '' } = ids;
-  if (method === 'get' || method === 'delete') return undefined;
-  if (path === '/students') return student(studentId);
-  if (path.endsWith('/range-checks')) return rangeCheck(v7());
-  if (path.endsWith('/locks')) return { id: v7(), level: 'urgent' };
-  if (path.endsWith('/lift')) return { reason: 'seen by a doctor' };
-  if (path === '/students/{studentId}') return { ...student(studentId), id: undefined, version: 1 };
-  if (path === '/routines') return routine(v7(), studentId);
-  if (path === '/routines/{routineId}')
-    return { ...routine(routineId, studentId), id: undefined, studentId: undefined, version: 1 };
-  if (path === '/lessons') return { id: lessonId, studentId, weekday: 1, startsAt: '10:00', minutes: 30 };
-  if (path === '/exercises/imports') return { id: ids['importId'], name: 'a', exercises: [], collections: [] };
-  if (path === '/exercises/{exerciseId}')
-    return { version: 1, exercise: { ...shippedExercises()[0], id: 'secret-linnet', name: 'Taken' } };
-  if (path === '/mutes') return { id: ids['muteId'], rule: 'key-jump', reason: 'taken' };
-  if (path === '/songs/{songId}') return { version: 1, song: { name: 'Taken', events: [{ midi: 61, beats: 1 }] } };
-  if (path === '/templates')
-    return {
-      id: ids['templateId'],
-      name: 'Taken',
-      kind: 'lesson',
-      minutes: 5,
-      steps: [],
-      parts: [{ stage: 'cool', goals: [], mostLoad: 1 }],
-    };
-  if (path === '/groups/{groupId}') return { version: 1, name: 'Taken', members: [studentId] };
-  if (path.endsWith('/archive')) return { isArchived: true };
-  if (path === '/collections/{collectionId}') return { version: 0, name: 'Taken', exercises: [] };
-  if (path.endsWith('/condition')) return { day: '2026-11-25', conditions: ['tired'] };
-  return path === '/runs/{runId}' ? run(studentId, [sungKey(61)]) : undefined;
-}
-
 const OPEN = new Set([
   'POST /studios',
   'POST /session',
@@ -152,9 +99,9 @@ test('nothing of another studio can be read, guessed or changed, on any route th
   expect(routes.length).toBeGreaterThanOrEqual(18);
   const before = await everything();
   for (const { method, path } of routes) {
-    const address = path.replace(/\{(\w+)\}/g, (_, name: string) => ids[name] ?? '');
+    const address = addressOf(path, ids);
     expect(address).not.toContain('//');
-    const response = await stranger.call(method, address, bodyFor(path, method));
+    const response = await stranger.call(method, address, bodyFor(path, method, ids));
     const route = `${method} ${path}`;
     const isEmptyList = response.status === 200 && !/\{/.test(path) && method === 'get';
     expect([route, isEmptyList || response.status === 404]).toEqual([route, true]);

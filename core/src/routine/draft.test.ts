@@ -1,20 +1,12 @@
 import fc from 'fast-check';
 import { STAGES } from '../limits/index.ts';
-import { APPROACH_CHOICES, OVERLAYS, shippedExercises, type Exercise } from '../shelf/index.ts';
-import { CAUTIONS, CHANGING_STAGES, referenceOf, STYLES, VOICE_TYPES, type VoiceFile } from '../voice/index.ts';
-import {
-  draftRoutine,
-  layRoutine,
-  occasionOf,
-  reviewRoutine,
-  ROUTINE_KINDS,
-  type DraftContext,
-  type DraftedRoutine,
-} from './index.ts';
+import { OVERLAYS, shippedExercises, type Exercise } from '../shelf/index.ts';
+import { draftDays } from '../testing/draft-days.ts';
+import type { VoiceFile } from '../voice/index.ts';
+import { draftRoutine, layRoutine, reviewRoutine, type DraftContext, type DraftedRoutine } from './index.ts';
 
 const shelf = shippedExercises();
 const exercises = new Map(shelf.map((exercise) => [exercise.id, exercise]));
-const GOALS = [...new Set(shelf.flatMap(({ goals }) => goals))];
 const MEZZO: VoiceFile = {
   type: 'mezzo-soprano',
   style: 'classical',
@@ -175,63 +167,9 @@ test('everything pinned and too long: it is kept, and said by how much it is ove
   expect(draft.overBy).toBeGreaterThan(60);
 });
 
-const voices: fc.Arbitrary<VoiceFile> = fc
-  .record({
-    type: fc.constantFrom(...VOICE_TYPES),
-    style: fc.constantFrom(...STYLES),
-    goals: fc.uniqueArray(fc.constantFrom(...GOALS), { maxLength: 3 }),
-    age: fc.integer({ min: 4, max: 90 }),
-    changingStage: fc.constantFrom(...CHANGING_STAGES),
-    low: fc.integer({ min: -4, max: 4 }),
-    high: fc.integer({ min: -6, max: 6 }),
-    isMeasured: fc.boolean(),
-    zone: fc.option(fc.integer({ min: 0, max: 18 }), { nil: undefined }),
-    cautions: fc.uniqueArray(fc.constantFrom(...CAUTIONS), { maxLength: 2 }),
-  })
-  .map(({ low, high, isMeasured, zone, age, changingStage, ...file }) => {
-    const isYoung = file.type === 'treble' || file.type === 'changing';
-    const aged: VoiceFile = {
-      ...file,
-      bridges: [],
-      avoid: [],
-      age: isYoung ? 4 + (age % 12) : 14 + (age % 77),
-      ...(file.type === 'changing' && { changingStage }),
-    };
-    const { comfortable } = referenceOf(aged);
-    const bottom = comfortable.low + low;
-    const top = Math.max(bottom + 4, comfortable.high + high);
-    const measured = { low: bottom, high: top, reachLow: bottom - 2, reachHigh: top + 3, date: '2026-10-20' };
-    const at = comfortable.low + (zone ?? 0);
-    return {
-      ...aged,
-      ...(isMeasured && { measured }),
-      ...(zone !== undefined && { avoid: [{ low: at, high: at + 1, kind: 'never-sounded' as const }] }),
-    };
-  });
-
 test('no draft breaks a limit, a zone, a caution, the order, the cool-down or the minutes, and none is stopped by its own review', () => {
-  const days = fc.record({
-    voice: voices,
-    conditions: fc.uniqueArray(fc.constantFrom('fresh', 'heavy', 'tired', 'recovering'), { maxLength: 3 }),
-    kind: fc.constantFrom(...ROUTINE_KINDS),
-    approach: fc.record(
-      Object.fromEntries(
-        Object.entries(APPROACH_CHOICES).map(([question, all]) => [question, fc.constantFrom(...all)]),
-      ),
-    ),
-    minutes: fc.integer({ min: 2, max: 60 }),
-    seed: fc.integer({ min: 0, max: 1_000_000 }),
-    hoursToPerformance: fc.option(fc.integer({ min: 1, max: 120 }), { nil: undefined }),
-    known: fc.uniqueArray(fc.constantFrom(...exercises.keys()), { maxLength: 40 }),
-  });
   fc.assert(
-    fc.property(days, ({ known, hoursToPerformance, ...day }) => {
-      const context = contextOf({
-        ...day,
-        occasion: occasionOf(day.kind),
-        known: new Set(known),
-        ...(hoursToPerformance !== undefined && { hoursToPerformance }),
-      });
+    fc.property(draftDays, (context) => {
       const draft = draftRoutine(context);
       const laid = layRoutine(draft.steps, context);
       expect(draft.overBy).toBeUndefined();

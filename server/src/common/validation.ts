@@ -1,4 +1,4 @@
-import { ValidationPipe, type ValidationError } from '@nestjs/common';
+import { Injectable, ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { Problem, type FieldProblem } from './problem.ts';
 
 function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProblem[] {
@@ -12,20 +12,43 @@ function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProb
   });
 }
 
+/** A zero byte, and half of a character: PostgreSQL keeps neither. */
+const CANNOT_BE_KEPT = /[\0\p{Cs}]/u;
+
+function textProblems(value: unknown, path: string): FieldProblem[] {
+  if (typeof value === 'string')
+    return CANNOT_BE_KEPT.test(value) ? [{ field: path, message: 'holds characters that cannot be kept' }] : [];
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([name, inner]) => [
+    ...textProblems(name, path),
+    ...textProblems(inner, path ? `${path}.${name}` : name),
+  ]);
+}
+
+function refuse(problems: readonly FieldProblem[]): Problem {
+  const first = problems[0];
+  return new Problem(422, 'INVALID', first ? `${first.field}: ${first.message}.` : 'The request is not complete.', {
+    remedy: 'Correct the fields named and send it again.',
+    errors: problems,
+  });
+}
+
+@Injectable()
+class SoftLarkValidation extends ValidationPipe {
+  override transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
+    const problems = metadata.type === 'custom' ? [] : textProblems(value, metadata.data ?? '');
+    if (problems.length > 0) throw refuse(problems);
+    return super.transform(value, metadata);
+  }
+}
+
 /** The one validation pipe: unknown fields are refused by name, every refused field is told with its path. */
 export function validationPipe(): ValidationPipe {
-  return new ValidationPipe({
+  return new SoftLarkValidation({
     transform: true,
     whitelist: true,
     forbidNonWhitelisted: true,
     forbidUnknownValues: true,
-    exceptionFactory: (errors) => {
-      const problems = fieldProblems(errors);
-      const first = problems[0];
-      return new Problem(422, 'INVALID', first ? `${first.field}: ${first.message}.` : 'The request is not complete.', {
-        remedy: 'Correct the fields named and send it again.',
-        errors: problems,
-      });
-    },
+    exceptionFactory: (errors) => refuse(fieldProblems(errors)),
   });
 }

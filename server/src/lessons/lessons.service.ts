@@ -88,7 +88,7 @@ export class LessonsService {
     const [conditions, routines, lastRuns, locks, dizzy, checks] = await Promise.all([
       this.scope.of(DayCondition, studioId).find({ where: { day } }),
       this.routines.list(studioId),
-      this.runs.lastOfEach(studioId),
+      this.runs.lastOfEach(studioId, { ended: true }),
       this.gate.open(studioId, students, day),
       this.runs.lastDizzy(studioId, timeZone),
       this.checks.ofStudio(studioId),

@@ -1,8 +1,8 @@
 import { Body, Controller, Get, Param, ParseUUIDPipe, Put, Query } from '@nestjs/common';
-import { ApiOkResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
+import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { Who, type SignedIn } from '../common/index.ts';
 import { HistoryDto } from './dto/history.dto.ts';
-import { BeltEvidenceDto, RunDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
+import { BeltEvidenceDto, RunDto, RunPageDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
 import { HistoryService } from './history.service.ts';
 import { RunsService } from './runs.service.ts';
 
@@ -27,13 +27,15 @@ export class RunsController {
   }
 
   @Get('runs')
-  @ApiQuery({ name: 'studentId', required: false })
   @ApiOkResponse({ type: [RunSummaryDto] })
-  list(
-    @Who() { studioId }: SignedIn,
-    @Query('studentId', new ParseUUIDPipe({ optional: true })) studentId?: string,
-  ): Promise<RunSummaryDto[]> {
-    return this.runs.list(studioId, studentId);
+  list(@Who() { studioId }: SignedIn, @Query() page: RunPageDto): Promise<RunSummaryDto[]> {
+    return this.runs.list(studioId, page);
+  }
+
+  @Get('runs/last')
+  @ApiOkResponse({ type: [RunSummaryDto], description: 'The last run of every student, ended or not.' })
+  last(@Who() { studioId }: SignedIn): Promise<RunSummaryDto[]> {
+    return this.runs.lastOfEach(studioId);
   }
 
   @Get('runs/:runId')

@@ -15,7 +15,7 @@ import { ExercisesService } from '../exercises/index.ts';
 import { RoutinesService } from '../routines/index.ts';
 import { StudentsService } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
-import type { BeltEvidenceDto, RunDto, RunSummaryDto, SentRunDto, SungKeyDto } from './dto/runs.dto.ts';
+import type { BeltEvidenceDto, RunDto, RunPageDto, RunSummaryDto, SentRunDto, SungKeyDto } from './dto/runs.dto.ts';
 import { RunKey } from './run-key.entity.ts';
 import { Run } from './run.entity.ts';
 
@@ -53,9 +53,6 @@ const SUMMARY = `
            from run_key key where key.run_id = run.id) keys
    where run.studio_id = $1`;
 
-/** What the log shows at once. */
-const MOST_RUNS = 200;
-
 @Injectable()
 export class RunsService {
   constructor(
@@ -66,18 +63,21 @@ export class RunsService {
     private readonly studios: StudiosService,
   ) {}
 
-  async list(studioId: string, studentId?: string): Promise<RunSummaryDto[]> {
+  /** A page of the log, the latest run first. A run that is not there any more has nothing after it. */
+  async list(studioId: string, { studentId, olderThan, most }: RunPageDto): Promise<RunSummaryDto[]> {
     return this.summaries(
       studioId,
-      `and ($2::uuid is null or run.student_id = $2) order by run.started_at desc limit ${String(MOST_RUNS)}`,
-      [studentId ?? null],
+      `and ($2::uuid is null or run.student_id = $2)
+       and ($3::uuid is null or (run.started_at, run.id) <
+            (select last.started_at, last.id from run last where last.studio_id = $1 and last.id = $3))
+     order by run.started_at desc, run.id desc limit $4`,
+      [studentId ?? null, olderThan ?? null, most],
     );
   }
 
-  /** The last finished run of every student. */
-  async lastOfEach(studioId: string): Promise<RunSummaryDto[]> {
-    const last =
-      'select distinct on (student_id) id from run where studio_id = $1 and ended_at is not null order by student_id, started_at desc';
+  /** The last run of every student. */
+  async lastOfEach(studioId: string, { ended = false } = {}): Promise<RunSummaryDto[]> {
+    const last = `select distinct on (student_id) id from run where studio_id = $1 ${ended ? 'and ended_at is not null' : ''} order by student_id, started_at desc`;
     return this.summaries(studioId, `and run.id in (${last})`);
   }
 

@@ -404,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/last": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Runs_last"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{runId}": {
         parameters: {
             query?: never;
@@ -2983,6 +2999,8 @@ export interface operations {
         parameters: {
             query?: {
                 studentId?: string;
+                olderThan?: string;
+                most?: number;
             };
             header?: never;
             path?: never;
@@ -2990,6 +3008,26 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunSummaryDto"][];
+                };
+            };
+        };
+    };
+    Runs_last: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The last run of every student, ended or not. */
             200: {
                 headers: {
                     [name: string]: unknown;

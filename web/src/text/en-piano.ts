@@ -12,7 +12,6 @@ export const piano = {
   back: 'Back to the bench',
   conditionToday: 'Today counts as {{conditions}}.',
   fine: 'a plain day',
-  openFile: 'Open the voice file',
   nothing: 'No step of this routine can be sung today. Look at the bench.',
   soundLoading: 'piano is coming',
   soundReady: 'piano ready',
@@ -70,7 +69,6 @@ export const piano = {
   top: 'top {{note}}',
   turnTop: 'turn · top {{note}}',
   home: 'home',
-  thenStep: 'then {{name}}',
   thenEnd: 'then it is done',
   ready: {
     title: 'Ready?',
@@ -134,12 +132,9 @@ export const piano = {
   sungNothing: 'No keys were sung.',
   note: 'A line for next time',
   done: 'Into the log',
-  paused: 'Paused',
   keys: { next: '→', help: 'G', again: 'R', skip: 'K', turn: '↓', home: 'H', nextStep: 'N', pause: 'space' },
   broken: 'This run was broken off {{when}}.',
   startAfresh: 'Start afresh',
   kept: 'kept here, goes to the log when the connection is back',
-  leave: 'Leave',
   of: '{{done}} of {{count}}',
-  prompt: 'prompt',
 };

@@ -41,7 +41,6 @@ export const en = {
     undo: 'Undo',
     close: 'Close',
     cancel: 'Cancel',
-    none: 'none',
   },
   entry: {
     lost: 'Lost the password?',
@@ -169,7 +168,6 @@ export const en = {
       urgent: 'Locked: get medical help. Nothing is to be sung.',
       'not-today': 'Not today: the voice rests.',
     },
-    gentleOnly: 'Gentle work only until a clearance is on file.',
     emptyTitle: 'No lessons today',
     emptyText: 'Lessons are weekly. Give a student one on their page, or take someone in hand now.',
     emptyNew: 'Your studio is open. Add the first student; it takes less than a minute.',
@@ -195,6 +193,7 @@ export const en = {
     chart: 'Lowest and highest note sung, by run',
     lowest: 'lowest',
     highest: 'highest',
+    earlier: 'Earlier runs',
     empty: 'Nothing has been sung yet. A run at the piano lands here, key by key.',
     headers: {
       when: 'When',
@@ -208,7 +207,6 @@ export const en = {
     },
     keysOf: '{{sung}} of {{planned}}',
     open: 'not ended',
-    plannedSung: 'Planned and sung',
     planned: 'planned',
     sung: 'sung',
     skipped: 'skipped',
@@ -220,8 +218,6 @@ export const en = {
     resistance: 'resistance {{resistance}} of 4',
     easeOf: 'ease {{ease}} of 5',
     sungAs: 'sung as {{conditions}}',
-    again: 'again',
-    early: 'turned back early',
     chartNeedsTwo: 'A picture needs two runs.',
   },
   about: {
@@ -240,5 +236,5 @@ export const en = {
   groups,
   keySheet,
   settings,
-  errors: { BAD_NOTE: 'Not a note.', form: 'Some fields need another look.' },
+  errors: { BAD_NOTE: 'Not a note.' },
 } as const;

@@ -9,6 +9,7 @@ import {
   type SungKey,
 } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
 import { Choice, Choices, Formed, Id, Instant, Parts, Pitch, Real, Text, Whole } from '../../common/index.ts';
 
 const LEGS = ['up', 'down', 'home'];
@@ -204,4 +205,21 @@ export class BeltEvidenceDto {
 
   @ApiProperty()
   isEnough!: boolean;
+}
+
+/** What one page of the log shows. */
+const MOST_RUNS = 200;
+
+/** A page of the log: of all students or of one, the latest first. */
+export class RunPageDto {
+  @Id({ optional: true })
+  studentId?: string;
+
+  /** The page goes on after this run; left out it begins with the latest. */
+  @Id({ optional: true })
+  olderThan?: string;
+
+  @Type(() => Number)
+  @Whole(1, MOST_RUNS, { optional: true })
+  most: number = MOST_RUNS;
 }

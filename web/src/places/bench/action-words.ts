@@ -1,4 +1,4 @@
-import type { Exercise, StepSettings } from '@soft-lark/core';
+import type { Exercise, RoutineStep, StepSettings } from '@soft-lark/core';
 import type { TFunction } from 'i18next';
 import { writeNote } from '../../text/note-names.ts';
 import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
@@ -14,12 +14,28 @@ function settingWords(name: string, value: unknown, t: TFunction): string {
 }
 
 /** Every setting that differs between two, as it is in the later one. */
-export function settingsWords(before: StepSettings, after: StepSettings, t: TFunction): string {
+function settingsWords(before: StepSettings, after: StepSettings, t: TFunction): string {
   const [was, is] = [new Map(Object.entries(before)), new Map(Object.entries(after))];
   const names = [...new Set([...was.keys(), ...is.keys()])].filter(
     (name) => JSON.stringify(was.get(name)) !== JSON.stringify(is.get(name)),
   );
   return names.map((name) => settingWords(name, is.get(name), t)).join(', ');
+}
+
+/** What is different between two versions of a step: its settings, its pin and its block. */
+export function stepWords(before: RoutineStep, after: RoutineStep, t: TFunction): string {
+  const [wasPinned, isPinned] = [before.locked ?? false, after.locked ?? false];
+  return [
+    settingsWords(before.settings, after.settings, t),
+    wasPinned === isPinned ? '' : t(isPinned ? 'bench.history.pinned' : 'bench.history.unpinned'),
+    before.block === after.block
+      ? ''
+      : after.block === undefined
+        ? t('bench.history.unblocked')
+        : t('bench.history.blocked', { name: after.block }),
+  ]
+    .filter((part) => part !== '')
+    .join(', ');
 }
 
 /** What an edit of the bench was, in a few words, for undo and redo. */

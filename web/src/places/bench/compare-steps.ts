@@ -9,7 +9,8 @@ export interface ComparedStep {
 }
 
 function isSame(a: RoutineStep, b: RoutineStep): boolean {
-  return a.exerciseId === b.exerciseId && isAlike(a.settings, b.settings);
+  const pinned = (a.locked ?? false) === (b.locked ?? false);
+  return a.exerciseId === b.exerciseId && a.block === b.block && pinned && isAlike(a.settings, b.settings);
 }
 
 /** Which step stands before a step among those both versions have; what comes or goes beside it moves nothing. */
@@ -21,7 +22,7 @@ function beforeOf(steps: readonly RoutineStep[], id: string, shared: ReadonlySet
 /**
  * Two versions step by step, in the order of the later one; steps that are gone stand where they were.
  *
- * @example a step that only changed its place among the others is `moved`, one with other settings `changed`
+ * @example a step that only changed its place among the others is `moved`, one with other settings, a pin or a block `changed`
  */
 export function compareSteps(before: readonly RoutineStep[], after: readonly RoutineStep[]): readonly ComparedStep[] {
   const shared = new Set(before.filter(({ id }) => after.some((step) => step.id === id)).map(({ id }) => id));

@@ -13,7 +13,7 @@ import { clockText, momentText } from '../../ui/format.ts';
 import { Shape } from '../../ui/shape.tsx';
 import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
 import { compareSteps } from './compare-steps.ts';
-import { settingsWords } from './action-words.ts';
+import { stepWords } from './action-words.ts';
 import classes from './history.module.css';
 
 interface HistoryProps {
@@ -84,7 +84,7 @@ function changeText(
   t: TFunction,
 ): string {
   if (change !== 'changed' || !before || !after) return change === 'same' ? '' : t(`bench.history.${change}`);
-  return settingsWords(before.settings, after.settings, t);
+  return stepWords(before, after, t);
 }
 
 /** The versions, and the one that is looked at. */

@@ -2,7 +2,7 @@ import { Button, Group, SegmentedControl } from '@mantine/core';
 import { takeTheirs, type Exercise, type Merged, type MergeConflict } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { settingsWords } from './action-words.ts';
+import { stepWords } from './action-words.ts';
 import type { EditedRoutine } from './bench.reducer.ts';
 import classes from './bench.module.css';
 
@@ -32,7 +32,7 @@ function useSides(shelf: StaleCardProps['shelf']): (conflict: Conflict) => {
         const words = (own: typeof here, other: typeof here): string => {
           if (!own) return t('bench.merge.gone');
           if (other && other.exerciseId !== own.exerciseId) return nameOf(own.exerciseId);
-          return settingsWords(other?.settings ?? {}, own.settings, t) || t('bench.merge.stays');
+          return stepWords(other ?? { ...own, settings: {} }, own, t) || t('bench.merge.stays');
         };
         return { title, mine: words(here, there), theirs: words(there, here) };
       }

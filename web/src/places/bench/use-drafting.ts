@@ -2,7 +2,7 @@ import type { DraftContext, DraftedStep, PassedOver, RoutineContext, RoutineStep
 import { useQueryClient } from '@tanstack/react-query';
 import { startTransition, useCallback, useState } from 'react';
 import { v7 } from 'uuid';
-import { runQuery, runsQuery } from '../../api/runs.queries.ts';
+import { runQuery, latestRunsQuery } from '../../api/runs.queries.ts';
 import { draftBeside } from '../../workers/draft.ts';
 
 /** What a draft said of its steps, by the id of the step. */
@@ -32,10 +32,8 @@ export function useDrafting(
   const [leftOut, setLeftOut] = useState<readonly PassedOver[]>([]);
   const [before, setBefore] = useState<readonly string[]>([]);
   const recentRuns = useCallback(async (): Promise<readonly (readonly string[])[]> => {
-    const runs = await queries.query(runsQuery(studentId));
-    const details = await Promise.all(
-      runs.slice(0, RUNS_LOOKED_AT).map(({ id }) => queries.query({ ...runQuery(id), staleTime: 60_000 })),
-    );
+    const runs = await queries.query(latestRunsQuery(studentId, RUNS_LOOKED_AT));
+    const details = await Promise.all(runs.map(({ id }) => queries.query({ ...runQuery(id), staleTime: 60_000 })));
     return details.map(({ plan }) => plan.map(({ exerciseId }) => exerciseId));
   }, [queries, studentId]);
 

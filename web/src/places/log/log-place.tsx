@@ -3,7 +3,6 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
-import { runsQuery } from '../../api/runs.queries.ts';
 import { studentsQuery } from '../../api/students.queries.ts';
 import { useStudentInHand } from '../../shell/student-in-hand.ts';
 import { useShown } from '../../shell/use-shown.ts';
@@ -12,6 +11,7 @@ import { Shape } from '../../ui/shape.tsx';
 import { LockList } from './lock-list.tsx';
 import { RunChart } from './run-chart.tsx';
 import { RunTable } from './run-table.tsx';
+import { useRuns } from './use-runs.ts';
 import classes from './log.module.css';
 
 const ALL = 'all';
@@ -25,8 +25,9 @@ export function LogPlace(): ReactElement {
   const students = (useQuery(studentsQuery).data ?? []).filter(({ id }) => mayShow(id));
   const asked = address.get('student') ?? inHand?.id ?? ALL;
   const studentId = students.some(({ id }) => id === asked) ? asked : undefined;
-  const runs = useQuery(runsQuery(studentId));
-  if (runs.error && !runs.data) return <Failure error={runs.error} onRetry={() => void runs.refetch()} />;
+  const logged = useRuns(studentId);
+  const { runs, error, retry } = logged;
+  if (error && !runs) return <Failure error={error} onRetry={retry} />;
   return (
     <>
       <div className={classes['heading']}>
@@ -43,12 +44,12 @@ export function LogPlace(): ReactElement {
           }}
         />
       </div>
-      {!runs.data && <Shape rows={8} height={36} />}
-      {runs.data?.length === 0 && <p>{t('log.empty')}</p>}
-      {runs.data && runs.data.length > 0 && (
+      {!runs && <Shape rows={8} height={36} />}
+      {runs?.length === 0 && <p>{t('log.empty')}</p>}
+      {runs && runs.length > 0 && (
         <>
-          {studentId !== undefined && <RunChart runs={runs.data} />}
-          <RunTable runs={runs.data} />
+          {studentId !== undefined && <RunChart runs={runs} />}
+          <RunTable {...logged} />
         </>
       )}
       {studentId !== undefined && !isShared && <LockList studentId={studentId} />}

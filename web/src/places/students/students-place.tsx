@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { runsQuery } from '../../api/runs.queries.ts';
+import { lastRunsQuery } from '../../api/runs.queries.ts';
 import { lessonsQuery, studentsQuery } from '../../api/students.queries.ts';
 import { useShown } from '../../shell/use-shown.ts';
 import { useNow } from '../../ui/clock.ts';
@@ -24,7 +24,7 @@ export function StudentsPlace(): ReactElement {
   const navigate = useNavigate();
   const students = useQuery(studentsQuery);
   const lessons = useQuery(lessonsQuery).data ?? [];
-  const runs = useQuery(runsQuery()).data ?? [];
+  const lastRuns = useQuery(lastRunsQuery).data ?? [];
   const now = useNow();
   const { isShared, mayShow } = useShown();
   const [address, setAddress] = useSearchParams();
@@ -74,7 +74,7 @@ export function StudentsPlace(): ReactElement {
           {students.data
             .filter(({ id }) => mayShow(id))
             .map(({ id, name, voice }) => {
-              const last = runs.find((run) => run.studentId === id);
+              const last = lastRuns.find((run) => run.studentId === id);
               const { measured } = voice;
               return (
                 <Table.Tr key={id} onClick={() => void navigate(`/students/${id}`)}>
