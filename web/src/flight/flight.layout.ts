@@ -94,6 +94,8 @@ const TOP = 26;
 const BELOW_GROUND = 60;
 const LETTER = 5.9;
 const LABEL_GAP = 13;
+/** Between the names of neighbours. */
+const NAME_GAP = 4;
 /** Half the width of the soft edge that is painted round a ribbon. */
 const EDGE = 4;
 
@@ -165,7 +167,7 @@ function labelsOf(routine: LaidRoutine, x: X): FlightLabel[] {
       stepId: step.id,
       x: x(step.startsAt) + width / 2,
       width: Math.max(0, width - 6),
-      text: fitText(step.exercise.shortName, width - (isPebble ? 14 : 0)),
+      text: fitText(step.exercise.shortName, width - (isPebble ? 14 : NAME_GAP)),
       isPebble,
       isLeftOut: step.problem !== undefined,
     };

@@ -88,7 +88,10 @@ export function OrderList({
       <h2>
         {t('bench.order')}{' '}
         <small>
-          {t('bench.orderHint')} <KeyCap>alt</KeyCap> {t('bench.orderHintEnd')} ↑ ↓
+          {t('bench.orderHint')}
+          <span className={classes['byKeys']}>
+            {t('bench.orderHintKeys')} <KeyCap>alt</KeyCap> {t('bench.orderHintEnd')} ↑ ↓
+          </span>
         </small>
       </h2>
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>

@@ -44,6 +44,7 @@ export function PlacementPicture({ work }: { readonly work: PatternWork }): Reac
       className={classes['placement']}
       width={WIDTH}
       height={HEIGHT}
+      viewBox={`0 0 ${String(WIDTH)} ${String(HEIGHT)}`}
       role="img"
       aria-label={t('shelf.sheet.placementPicture', { count: keys.length })}
     >
