@@ -108,6 +108,9 @@ const POISONS: readonly unknown[] = [
   ...[[], [null], {}, Array.from({ length: 600 }, () => 'x')],
 ];
 
+/** Lists in lists without end, as text: the tools of this test would not survive the thing itself. */
+const BOTTOMLESS = `{"voice":${'['.repeat(200_000)}${']'.repeat(200_000)}}`;
+
 type Path = readonly (string | number)[];
 
 /** Every place in a body, containers too; of a list the first entry stands for all. */
@@ -195,6 +198,14 @@ test('what a body must have and has not is named', async () => {
     }
   }
   expect(wrong).toEqual([]);
+});
+
+test('a body that is nested without end is refused', async () => {
+  const { status, text } = await teacher.agent
+    .post('/api/students')
+    .set({ 'x-soft-lark': '1', 'content-type': 'application/json' })
+    .send(BOTTOMLESS);
+  expect([status, JSON.parse(text)]).toMatchObject([422, { code: 'INVALID', detail: 'voice: is nested too deep.' }]);
 });
 
 test('what was taken of it can be read again', async () => {

@@ -15,13 +15,18 @@ function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProb
 /** A zero byte, and half of a character: PostgreSQL keeps neither. */
 const CANNOT_BE_KEPT = /[\0\p{Cs}]/u;
 
-function textProblems(value: unknown, path: string): FieldProblem[] {
+/** House choice: nothing that is sent is nested half as deep; what reads a body recursively must come to an end. */
+const MOST_DEPTH = 40;
+
+/** What no field could tell of itself: text that cannot be kept, and a body without end. */
+function bodyProblems(value: unknown, path: string, depth = 0): FieldProblem[] {
   if (typeof value === 'string')
     return CANNOT_BE_KEPT.test(value) ? [{ field: path, message: 'holds characters that cannot be kept' }] : [];
   if (typeof value !== 'object' || value === null) return [];
+  if (depth === MOST_DEPTH) return [{ field: path.split('.')[0] ?? '', message: 'is nested too deep' }];
   return Object.entries(value).flatMap(([name, inner]) => [
-    ...textProblems(name, path),
-    ...textProblems(inner, path ? `${path}.${name}` : name),
+    ...bodyProblems(name, path),
+    ...bodyProblems(inner, path ? `${path}.${name}` : name, depth + 1),
   ]);
 }
 
@@ -36,7 +41,7 @@ function refuse(problems: readonly FieldProblem[]): Problem {
 @Injectable()
 class SoftLarkValidation extends ValidationPipe {
   override transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
-    const problems = metadata.type === 'custom' ? [] : textProblems(value, metadata.data ?? '');
+    const problems = metadata.type === 'custom' ? [] : bodyProblems(value, metadata.data ?? '');
     if (problems.length > 0) throw refuse(problems);
     return super.transform(value, metadata);
   }
