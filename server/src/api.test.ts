@@ -5,7 +5,16 @@ import pg from 'pg';
 import { v7 } from 'uuid';
 import type { RoutineVersionDto } from './routines/index.ts';
 import { openApiDocument } from './open-api.ts';
-import { routine, run, startTestServer, student, sungKey, Teacher, type TestServer } from './testing/test-studio.ts';
+import {
+  expectProblem,
+  routine,
+  run,
+  startTestServer,
+  student,
+  sungKey,
+  Teacher,
+  type TestServer,
+} from './testing/test-studio.ts';
 
 let server: TestServer;
 let teacher: Teacher;
@@ -16,14 +25,6 @@ beforeAll(async () => {
   teacher = await new Teacher(server).signUp();
 });
 afterAll(() => server.close());
-
-function expectProblem(response: Response, status: number, code: string): Record<string, unknown> {
-  const body = JSON.parse(response.text) as Record<string, unknown>;
-  expect([response.status, body['code']]).toEqual([status, code]);
-  expect(response.get('content-type')).toContain('application/problem+json');
-  expect(String(body['detail']).length).toBeGreaterThan(0);
-  return body;
-}
 
 describe('accounts', () => {
   test('sign up, in and out', async () => {
@@ -286,115 +287,6 @@ describe('today', () => {
       ],
     });
   });
-});
-
-describe('runs', () => {
-  test('kept as far as they have come; late, double and disordered sendings lose nothing', async () => {
-    const studentId = await teacher.addStudent();
-    const id = v7();
-    const keys = [60, 61, 62].map((tonic) => sungKey(tonic));
-    const marked = sungKey(63, { marks: ['crack'], outcome: 'sung' });
-    await teacher.call('put', `/runs/${id}`, run(studentId, keys.slice(0, 2)));
-    await teacher.call(
-      'put',
-      `/runs/${id}`,
-      run(studentId, [...keys, marked], { revision: 4, endedAt: '2026-11-25T15:10:00Z', ease: 5, note: 'light' }),
-    );
-    const late = await teacher.call('put', `/runs/${id}`, run(studentId, keys, { revision: 3, note: '' }));
-    expect(late.body).toMatchObject({
-      note: 'light',
-      ease: 5,
-      revision: 4,
-      sungKeys: 4,
-      lowest: 60,
-      highest: 70,
-      marks: ['crack'],
-      plannedKeys: 1,
-    });
-    expect((late.body as { sung: { tonic: number }[] }).sung.map(({ tonic }) => tonic)).toEqual([60, 61, 62, 63]);
-    const known = (await teacher.call('get', `/students/${studentId}`)).body as { known: string[] };
-    expect(known.known).toEqual(['up-and-down-five']);
-  });
-
-  test('skipped keys are kept but not counted as sung, and a deleted routine does not take its runs along', async () => {
-    const studentId = await teacher.addStudent();
-    const routineId = await teacher.addRoutine(studentId);
-    const id = v7();
-    await teacher.call(
-      'put',
-      `/runs/${id}`,
-      run(studentId, [sungKey(60), sungKey(72, { outcome: 'skipped' })], { routineId }),
-    );
-    expect((await teacher.call('delete', `/routines/${routineId}`)).status).toBe(204);
-    expect((await teacher.call('get', `/runs/${id}`)).body).toMatchObject({
-      routineId: null,
-      routineName: 'Ten minutes',
-      sungKeys: 1,
-      highest: 67,
-    });
-  });
-});
-
-describe('the log', () => {
-  let visitor: Teacher;
-  let ids: readonly string[];
-  let studentId: string;
-
-  beforeAll(async () => {
-    visitor = await new Teacher(server).signUp();
-    studentId = await visitor.addStudent();
-    const other = await visitor.addStudent();
-    // The third and the fourth began at the same moment.
-    const starts = [9, 10, 11, 11, 12].map((hour) => `2026-11-${String(hour).padStart(2, '0')}T10:00:00Z`);
-    const made = starts.map((startedAt, index) => ({
-      id: v7(),
-      startedAt,
-      studentId: index === 1 ? other : studentId,
-    }));
-    for (const one of made)
-      await visitor.call('put', `/runs/${one.id}`, run(one.studentId, [], { startedAt: one.startedAt }));
-    ids = made.map(({ id }) => id);
-  });
-  const pageOf = async (query: string): Promise<string[]> => {
-    const page = (await visitor.call('get', `/runs?${query}`)).body as { id: string }[];
-    return page.map(({ id }) => id);
-  };
-
-  test('comes page by page, the latest first, and no run twice', async () => {
-    const seen: string[] = [];
-    for (
-      let page = await pageOf('most=2');
-      page.length > 0;
-      page = await pageOf(`most=2&olderThan=${seen.at(-1) ?? ''}`)
-    )
-      seen.push(...page);
-    expect(seen).toEqual(await pageOf(''));
-    expect(seen).toEqual([...ids].reverse());
-  });
-
-  test('of one student', async () => {
-    const own = [...ids].reverse().filter((id) => id !== ids[1]);
-    expect(await pageOf(`studentId=${studentId}&most=3`)).toEqual(own.slice(0, 3));
-    expect(await pageOf(`studentId=${studentId}&most=3&olderThan=${own[2] ?? ''}`)).toEqual(own.slice(3));
-  });
-
-  test('has nothing after a run that is gone, and after another studio’s', async () => {
-    const foreign = v7();
-    await teacher.call('put', `/runs/${foreign}`, run(await teacher.addStudent(), []));
-    expect([await pageOf(`olderThan=${v7()}`), await pageOf(`olderThan=${foreign}`)]).toEqual([[], []]);
-  });
-
-  test('says the last run of each, ended or not', async () => {
-    const last = (await visitor.call('get', '/runs/last')).body as { id: string }[];
-    expect(last.map(({ id }) => id).sort()).toEqual([ids[1], ids[4]].sort());
-  });
-
-  test.each(['most=0', 'most=201', 'most=many', 'olderThan=the-first', 'studentId=1', 'colour=red'])(
-    '%s is refused',
-    async (query) => {
-      expectProblem(await visitor.call('get', `/runs?${query}`), 422, 'INVALID');
-    },
-  );
 });
 
 test('the committed OpenAPI document is the one of this code', () => {

@@ -1,4 +1,4 @@
-import { Injectable, ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
+import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { Problem, type FieldProblem } from './problem.ts';
 
 function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProblem[] {
@@ -38,7 +38,6 @@ function refuse(problems: readonly FieldProblem[]): Problem {
   });
 }
 
-@Injectable()
 class SoftLarkValidation extends ValidationPipe {
   override transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
     const problems = metadata.type === 'custom' ? [] : bodyProblems(value, metadata.data ?? '');

@@ -73,6 +73,15 @@ export class Teacher {
   }
 }
 
+/** That an answer is a problem with a status, a code and words for people; gives its body. */
+export function expectProblem(response: Response, status: number, code: string): Record<string, unknown> {
+  const body = JSON.parse(response.text) as Record<string, unknown>;
+  expect([response.status, body['code']]).toEqual([status, code]);
+  expect(response.get('content-type')).toContain('application/problem+json');
+  expect(String(body['detail']).length).toBeGreaterThan(0);
+  return body;
+}
+
 export function student(id: string): object {
   const voice = {
     type: 'mezzo-soprano',
