@@ -30,6 +30,7 @@ export { layRoutine } from './lay-routine.ts';
 export { isSingable, layStep, USUAL_SET_UP } from './lay-step.ts';
 export { remedyFor, type Offered } from './remedy-for.ts';
 export { countdownOf, nextKey, secondsForStep, secondsLeft, type Countdown } from './run-outlook.ts';
+export { isSungByStudent, runDigest, type DigestedStep, type RunDigest } from './run-digest.ts';
 export { runStepOf, startRun } from './run-plan.ts';
 export {
   MARKS,

@@ -4,12 +4,20 @@ import { KnowTheVoice1764600000000 } from './migrations/1764600000000-know-the-v
 import { OwnExercises1764700000000 } from './migrations/1764700000000-own-exercises.ts';
 import { Mutes1765000000000 } from './migrations/1765000000000-mutes.ts';
 import { RoutineKinds1765100000000 } from './migrations/1765100000000-routine-kinds.ts';
+import { WhatListsNeed1766300000000 } from './migrations/1766300000000-what-lists-need.ts';
 import { TemplatesAndGroups1765200000000 } from './migrations/1765200000000-templates-and-groups.ts';
 import { RoutineVersions1764900000000 } from './migrations/1764900000000-routine-versions.ts';
 import { SongsAndVersions1764800000000 } from './migrations/1764800000000-songs-and-versions.ts';
 
-/** Where the database is; its tables are made by migrations alone, each feature brings its own entities. */
-export function dataSourceOptions(url: string): DataSourceOptions {
+/** House choice: an answer that takes longer is worth nothing to whoever waits, and holds up everybody else. */
+export const STATEMENT_TIMEOUT_MS = 10_000;
+
+/**
+ * Where the database is; its tables are made by migrations alone, each feature brings its own entities.
+ *
+ * @param statementTimeoutMs after so long a statement is given up; 0 for migrations, which take what they need
+ */
+export function dataSourceOptions(url: string, statementTimeoutMs = STATEMENT_TIMEOUT_MS): DataSourceOptions {
   return {
     type: 'postgres',
     url,
@@ -22,14 +30,20 @@ export function dataSourceOptions(url: string): DataSourceOptions {
       Mutes1765000000000,
       RoutineKinds1765100000000,
       TemplatesAndGroups1765200000000,
+      WhatListsNeed1766300000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,
-    extra: { max: 12, connectionTimeoutMillis: 4000, idleTimeoutMillis: 30_000 },
+    extra: {
+      max: 12,
+      connectionTimeoutMillis: 4000,
+      idleTimeoutMillis: 30_000,
+      statement_timeout: statementTimeoutMs,
+    },
   };
 }
 
 /** A data source outside the application, for migrations and tests. */
 export function dataSource(url: string): DataSource {
-  return new DataSource(dataSourceOptions(url));
+  return new DataSource(dataSourceOptions(url, 0));
 }

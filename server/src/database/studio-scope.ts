@@ -45,6 +45,15 @@ export class StudioRows<T extends Owned> {
     return this.manager.findOne(this.target, { where: this.own(where) });
   }
 
+  /** The row, held until the transaction ends: whoever else wants to change it waits. */
+  findOneToChange(where: FindOptionsWhere<T>): Promise<T | null> {
+    return this.manager.findOne(this.target, { where: this.own(where), lock: { mode: 'pessimistic_write' } });
+  }
+
+  exists(where: FindOptionsWhere<T>): Promise<boolean> {
+    return this.manager.exists(this.target, { where: this.own(where) });
+  }
+
   async insert(row: Omit<T, 'studioId'>): Promise<void> {
     await this.manager.insert(this.target, { ...row, studioId: this.studioId } as QueryDeepPartialEntity<T>);
   }

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { readExercise, shippedExercises, type Exercise } from '@soft-lark/core';
-import type { EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { Clock, notFound, Problem, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudentsService } from '../students/index.ts';
@@ -53,6 +53,15 @@ export class ExercisesService {
     return [...own.map((row) => this.view(row)), ...this.ships];
   }
 
+  /** The exercises of these ids, those that are there. */
+  async byId(studioId: string, ids: readonly string[]): Promise<ReadonlyMap<string, Exercise>> {
+    const wanted = new Set(ids);
+    const own = [...wanted].filter((id) => !this.isShipped(id));
+    const rows = own.length === 0 ? [] : await this.scope.of(OwnExercise, studioId).find({ where: { id: In(own) } });
+    const found = [...rows.map(({ body }) => readExerciseBody(body)), ...this.ships.filter(({ id }) => wanted.has(id))];
+    return new Map(found.map((exercise) => [exercise.id, exercise]));
+  }
+
   /** Ids of the exercises in one register. */
   async idsInRegister(studioId: string, register: Exercise['register']): Promise<string[]> {
     return (await this.list(studioId)).filter((exercise) => exercise.register === register).map(({ id }) => id);
@@ -65,7 +74,7 @@ export class ExercisesService {
       throw new Problem(422, 'INVALID', 'What ships with Soft Lark is not written over.', {
         remedy: 'Make a copy of it and change that.',
       });
-    if (studentId !== undefined) await this.students.get(studioId, studentId);
+    if (studentId !== undefined) await this.students.demand(studioId, studentId);
     const body = storedExercise(exercise);
     const change = { body, updatedAt: this.clock.now() };
     const first = { studentId: studentId ?? null, archivedAt: null, importId: null, beforeImport: null };

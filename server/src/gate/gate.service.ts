@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { In, IsNull } from 'typeorm';
 import { Clock, notFound, type SignedIn } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudentsService, type StudentDto } from '../students/index.ts';
@@ -26,7 +27,7 @@ export class GateService {
 
   /** All locks of a student, the newest first. */
   async list(studioId: string, studentId: string): Promise<LockDto[]> {
-    await this.students.get(studioId, studentId);
+    await this.students.demand(studioId, studentId);
     const locks = await this.scope
       .of(VoiceLock, studioId)
       .find({ where: { studentId }, order: { since: 'DESC', id: 'DESC' } });
@@ -35,7 +36,9 @@ export class GateService {
 
   /** The strictest lock that holds today, for each of these students. */
   async open(studioId: string, students: readonly StudentDto[], today: string): Promise<ReadonlyMap<string, LockDto>> {
-    const locks = await this.scope.of(VoiceLock, studioId).find();
+    const locks = await this.scope
+      .of(VoiceLock, studioId)
+      .find({ where: { studentId: In(students.map(({ id }) => id)), liftedAt: IsNull() } });
     const found = new Map<string, LockDto>();
     for (const { id, voice } of students) {
       const open = locks
@@ -47,7 +50,7 @@ export class GateService {
   }
 
   async lock(studioId: string, studentId: string, { id, level }: NewLockDto): Promise<LockDto> {
-    await this.students.get(studioId, studentId);
+    await this.students.demand(studioId, studentId);
     const { date: since } = this.clock.today(await this.studios.timeZoneOf(studioId));
     const row = { id, studentId, level, since, liftedAt: null, liftedBy: null, reason: null };
     await this.scope.of(VoiceLock, studioId).insertNew([row]);

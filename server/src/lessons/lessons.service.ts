@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { In } from 'typeorm';
 import { changeLikely, checkDueInDays, type Condition } from '@soft-lark/core';
 import { Clock, notFound } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
@@ -31,7 +32,7 @@ export class LessonsService {
   }
 
   async create(studioId: string, wanted: LessonDto): Promise<LessonDto> {
-    await this.students.get(studioId, wanted.studentId);
+    await this.students.demand(studioId, wanted.studentId);
     const { id, studentId, weekday, startsAt, minutes } = wanted;
     await this.scope.of(Lesson, studioId).insertNew([{ id, studentId, weekday, startsAt, minutes }]);
     const lesson = await this.scope.of(Lesson, studioId).findOne({ id });
@@ -47,12 +48,8 @@ export class LessonsService {
   async today(studioId: string): Promise<TodayDto> {
     const { date, weekday } = this.clock.today(await this.studios.timeZoneOf(studioId));
     const lessons = await this.scope.of(Lesson, studioId).find({ where: { weekday }, order: { startsAt: 'ASC' } });
-    const students = await this.students.list(studioId);
-    const withToday = await this.forToday(
-      studioId,
-      date,
-      students.filter(({ id }) => lessons.some(({ studentId }) => studentId === id)),
-    );
+    const ids = [...new Set(lessons.map(({ studentId }) => studentId))];
+    const withToday = await this.forToday(studioId, date, await this.students.some(studioId, ids));
     return {
       day: date,
       lessons: lessons.flatMap((lesson) => {
@@ -74,7 +71,7 @@ export class LessonsService {
     studentId: string,
     { day, conditions }: DayConditionDto,
   ): Promise<DayConditionDto> {
-    await this.students.get(studioId, studentId);
+    await this.students.demand(studioId, studentId);
     await this.scope.transaction(async (manager) => {
       const days = this.scope.of(DayCondition, studioId, manager);
       await days.delete({ studentId, day });
@@ -85,13 +82,14 @@ export class LessonsService {
 
   private async forToday(studioId: string, day: string, students: readonly StudentDto[]): Promise<StudentTodayDto[]> {
     const timeZone = await this.studios.timeZoneOf(studioId);
+    const ids = students.map(({ id }) => id);
     const [conditions, routines, lastRuns, locks, dizzy, checks] = await Promise.all([
-      this.scope.of(DayCondition, studioId).find({ where: { day } }),
-      this.routines.list(studioId),
-      this.runs.lastOfEach(studioId, { ended: true }),
+      this.scope.of(DayCondition, studioId).find({ where: { day, studentId: In(ids) } }),
+      this.routines.latestOf(studioId, ids),
+      this.runs.lastOfEach(studioId, { students: ids, ended: true }),
       this.gate.open(studioId, students, day),
-      this.runs.lastDizzy(studioId, timeZone),
-      this.checks.ofStudio(studioId),
+      this.runs.lastDizzy(studioId, ids, timeZone),
+      this.checks.ofStudents(studioId, ids),
     ]);
     const conditionOf = (id: string): Condition[] =>
       conditions.find(({ studentId }) => studentId === id)?.conditions ?? [];
@@ -110,7 +108,7 @@ export class LessonsService {
         changeSince: changing?.date ?? null,
         checkDueInDays: checkDueInDays(voice, changing !== null, day),
         conditions: conditionOf(id),
-        routine: routines.find(({ studentId }) => studentId === id) ?? null,
+        routine: routines.get(id) ?? null,
         lastRun: lastRuns.find(({ studentId }) => studentId === id) ?? null,
       };
     });

@@ -24,7 +24,7 @@ export class MutesService {
   async mute(studioId: string, { id, rule, reason, studentId, routineId }: NewMuteDto): Promise<MuteDto> {
     if (studentId !== undefined && routineId !== undefined)
       throw new Problem(422, 'INVALID', 'A rule is muted for a student or for a routine, not for both.');
-    if (studentId !== undefined) await this.students.get(studioId, studentId);
+    if (studentId !== undefined) await this.students.demand(studioId, studentId);
     if (routineId !== undefined) await this.routines.get(studioId, routineId);
     const rows = this.scope.of(Mute, studioId);
     const target = { studentId: studentId ?? null, routineId: routineId ?? null };

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { Clock } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudentsService, type StudentDto } from '../students/index.ts';
@@ -37,13 +37,15 @@ export class RangeChecksService {
 
   /** Checks of one student, the oldest first. */
   async list(studioId: string, studentId: string): Promise<RangeCheckDto[]> {
-    await this.students.get(studioId, studentId);
-    return (await this.ofStudio(studioId)).get(studentId) ?? [];
+    await this.students.demand(studioId, studentId);
+    return (await this.ofStudents(studioId, [studentId])).get(studentId) ?? [];
   }
 
-  /** Checks of every student, the oldest first. */
-  async ofStudio(studioId: string): Promise<ReadonlyMap<string, RangeCheckDto[]>> {
-    const checks = await this.scope.of(RangeCheck, studioId).find({ order: { day: 'ASC', createdAt: 'ASC' } });
+  /** Checks of each of these students, the oldest first. */
+  async ofStudents(studioId: string, students: readonly string[]): Promise<ReadonlyMap<string, RangeCheckDto[]>> {
+    const checks = await this.scope
+      .of(RangeCheck, studioId)
+      .find({ where: { studentId: In([...students]) }, order: { day: 'ASC', createdAt: 'ASC' } });
     const byStudent = new Map<string, RangeCheckDto[]>();
     for (const check of checks) {
       const { id, day, way, studentId } = check;

@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { In } from 'typeorm';
 import { Clock, notFound, Problem, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
@@ -31,6 +32,22 @@ export class RoutinesService {
     return routines.map((routine) => this.view(routine));
   }
 
+  /** The routine changed last of each of these students. */
+  async latestOf(studioId: string, students: readonly string[]): Promise<ReadonlyMap<string, RoutineDto>> {
+    const latest = (await this.scope.query(
+      studioId,
+      `select distinct on (student_id) id from routine
+        where studio_id = $1 and student_id = any($2) order by student_id, updated_at desc`,
+      [students],
+    )) as { id: string }[];
+    const rows = await this.scope.of(Routine, studioId).find({ where: { id: In(latest.map(({ id }) => id)) } });
+    return new Map(rows.map((routine) => [routine.studentId, this.view(routine)]));
+  }
+
+  exists(studioId: string, id: string): Promise<boolean> {
+    return this.scope.of(Routine, studioId).exists({ id });
+  }
+
   async get(studioId: string, id: string): Promise<RoutineDto> {
     const routine = await this.scope.of(Routine, studioId).findOne({ id });
     if (!routine) throw notFound('routine');
@@ -38,7 +55,7 @@ export class RoutinesService {
   }
 
   async create(studioId: string, wanted: NewRoutineDto, accountId: string | null = null): Promise<RoutineDto> {
-    await this.students.get(studioId, wanted.studentId);
+    await this.students.demand(studioId, wanted.studentId);
     await this.checkSteps(studioId, wanted.steps);
     const { id, studentId, name, kind, minutes } = wanted;
     const row = {

@@ -1,4 +1,4 @@
-import type { Condition, StopCause } from '@soft-lark/core';
+import type { Condition, Mark, PastExercise, StopCause } from '@soft-lark/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A key as it was planned. */
@@ -67,4 +67,28 @@ export class Run {
   /** Counts what the page has sent; an older sending changes nothing. */
   @Column('integer')
   revision!: number;
+
+  // What lists need, worked out anew whenever the run changes, so that none of them opens the keys.
+
+  @Column('integer', { name: 'planned_keys' })
+  plannedKeys!: number;
+
+  @Column('integer', { name: 'sung_keys' })
+  sungKeys!: number;
+
+  @Column('smallint', { nullable: true })
+  lowest!: number | null;
+
+  @Column('smallint', { nullable: true })
+  highest!: number | null;
+
+  @Column('text', { array: true })
+  marks!: Mark[];
+
+  @Column('jsonb', { name: 'worked_on' })
+  workedOn!: readonly PastExercise[];
+
+  /** Ids of the exercises that were worked on. */
+  @Column('text', { array: true })
+  exercises!: string[];
 }

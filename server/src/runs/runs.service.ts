@@ -3,12 +3,13 @@ import {
   beltEvidence,
   beltTopOf,
   changeRules,
+  runDigest,
   voiceOf,
   type BeltKey,
   type Condition,
   type Mark,
 } from '@soft-lark/core';
-import type { EntityManager } from 'typeorm';
+import type { EntityManager, QueryDeepPartialEntity } from 'typeorm';
 import { notFound, Problem } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
@@ -34,24 +35,55 @@ interface SummaryRow {
   readonly sung_keys: number;
   readonly lowest: number | null;
   readonly highest: number | null;
-  readonly marks: Mark[] | null;
+  readonly marks: Mark[];
 }
 
-/** One row a run, its keys summed up; `$1` is the studio. */
+/** One row a run; `$1` is the studio. */
 const SUMMARY = `
-  select run.id, run.student_id, student.name as student_name, run.routine_id, run.routine_name, run.started_at, run.ended_at,
-         run.conditions, run.ease, run.note,
-         (select coalesce(sum(jsonb_array_length(step->'keys')), 0)::int from jsonb_array_elements(run.plan->'steps') step) as planned_keys,
-         keys.sung_keys, keys.lowest, keys.highest, keys.marks
-    from run
-    join student on student.id = run.student_id
-   cross join lateral (
-         select count(*) filter (where key.outcome = 'sung')::int as sung_keys,
-                min(key.low) filter (where key.outcome = 'sung') as lowest,
-                max(key.high) filter (where key.outcome = 'sung') as highest,
-                (select array_agg(distinct mark order by mark) from run_key marked, unnest(marked.marks) mark where marked.run_id = run.id) as marks
-           from run_key key where key.run_id = run.id) keys
+  select run.id, run.student_id, student.name as student_name, run.routine_id, run.routine_name, run.started_at,
+         run.ended_at, run.conditions, run.ease, run.note, run.planned_keys, run.sung_keys, run.lowest, run.highest, run.marks
+    from run join student on student.studio_id = run.studio_id and student.id = run.student_id
    where run.studio_id = $1`;
+
+/** The last run of each student; `$1` is the studio, `$2` these students or null for all, `$3` only runs that ended. */
+const LAST_OF_EACH = `
+  select run.id, run.student_id, student.name as student_name, run.routine_id, run.routine_name, run.started_at,
+         run.ended_at, run.conditions, run.ease, run.note, run.planned_keys, run.sung_keys, run.lowest, run.highest, run.marks
+    from student
+   cross join lateral (
+         select * from run
+          where run.studio_id = student.studio_id and run.student_id = student.id and (not $3 or run.ended_at is not null)
+          order by run.started_at desc, run.id desc limit 1) run
+   where student.studio_id = $1 and ($2::uuid[] is null or student.id = any($2))`;
+
+/** What a later sending may change. */
+type Changing = Pick<Run, 'endedAt' | 'ease' | 'note' | 'revision' | 'stops'>;
+
+function summaryView(row: SummaryRow): RunSummaryDto {
+  return {
+    id: row.id,
+    studentId: row.student_id,
+    studentName: row.student_name,
+    routineId: row.routine_id,
+    routineName: row.routine_name,
+    startedAt: row.started_at.toISOString(),
+    endedAt: row.ended_at?.toISOString() ?? null,
+    conditions: row.conditions,
+    ease: row.ease,
+    note: row.note,
+    plannedKeys: row.planned_keys,
+    sungKeys: row.sung_keys,
+    lowest: row.lowest,
+    highest: row.highest,
+    marks: row.marks,
+  };
+}
+
+function keyView({ help, manner, ...key }: RunKey): SungKeyDto {
+  const { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks } = key;
+  const way = { ...(help && { help }), ...(manner !== null && { manner }) };
+  return { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks, ...way };
+}
 
 @Injectable()
 export class RunsService {
@@ -75,10 +107,13 @@ export class RunsService {
     );
   }
 
-  /** The last run of every student. */
-  async lastOfEach(studioId: string, { ended = false } = {}): Promise<RunSummaryDto[]> {
-    const last = `select distinct on (student_id) id from run where studio_id = $1 ${ended ? 'and ended_at is not null' : ''} order by student_id, started_at desc`;
-    return this.summaries(studioId, `and run.id in (${last})`);
+  /** The last run of each of these students, or of all. */
+  async lastOfEach(
+    studioId: string,
+    { students, ended = false }: { readonly students?: readonly string[]; readonly ended?: boolean } = {},
+  ): Promise<RunSummaryDto[]> {
+    const rows = (await this.scope.query(studioId, LAST_OF_EACH, [students ?? null, ended])) as SummaryRow[];
+    return rows.map(summaryView);
   }
 
   /** What the runs of a student say of the belt ceiling. */
@@ -91,22 +126,28 @@ export class RunsService {
     const keys = (await this.scope.query(
       studioId,
       `select to_char(run.started_at at time zone $3, 'YYYY-MM-DD') as day, key.high, key.marks
-         from run_key key join run on run.id = key.run_id
-        where key.studio_id = $1 and run.student_id = $2 and key.outcome = 'sung' and key.exercise_id = any($4)`,
+         from run join run_key key on key.studio_id = run.studio_id and key.run_id = run.id
+        where run.studio_id = $1 and run.student_id = $2 and run.exercises && $4::text[]
+          and key.outcome = 'sung' and key.exercise_id = any($4)`,
       [studentId, timeZone, await this.exercises.idsInRegister(studioId, 'heavy')],
     )) as BeltKey[];
     const { easyDays, hardDays, isEnough } = beltEvidence(keys, ceiling);
     return { ceiling, easyDays: [...easyDays], hardDays: [...hardDays], isEnough };
   }
 
-  /** The last day on which each student was dizzy in a run, in the studio's zone. */
-  async lastDizzy(studioId: string, timeZone: string): Promise<ReadonlyMap<string, string>> {
+  /** The last day on which each of these students was dizzy in a run, in the studio's zone. */
+  async lastDizzy(
+    studioId: string,
+    students: readonly string[],
+    timeZone: string,
+  ): Promise<ReadonlyMap<string, string>> {
     const rows = (await this.scope.query(
       studioId,
-      `select run.student_id, to_char(max(run.started_at at time zone $2), 'YYYY-MM-DD') as day
+      `select run.student_id, to_char(max(run.started_at at time zone $3), 'YYYY-MM-DD') as day
          from run
-        where run.studio_id = $1 and run.stops @> '[{"mark":"dizzy"}]' group by run.student_id`,
-      [timeZone],
+        where run.studio_id = $1 and run.student_id = any($2) and run.stops @> '[{"mark":"dizzy"}]'
+        group by run.student_id`,
+      [students, timeZone],
     )) as { student_id: string; day: string }[];
     return new Map(rows.map(({ student_id, day }) => [student_id, day]));
   }
@@ -119,7 +160,7 @@ export class RunsService {
     ]);
     if (!summary || !run) throw notFound('run');
     const plan = run.plan.steps as RunDto['plan'];
-    return { ...summary, plan, stops: run.stops, revision: run.revision, sung: keys.map((key) => this.keyView(key)) };
+    return { ...summary, plan, stops: run.stops, revision: run.revision, sung: keys.map(keyView) };
   }
 
   /**
@@ -127,39 +168,52 @@ export class RunsService {
    * only ever added or given their marks, and an older revision leaves the rest as it is.
    */
   async keep(studioId: string, id: string, sent: SentRunDto): Promise<RunDto> {
-    await this.students.get(studioId, sent.studentId);
-    const routineId = await this.knownRoutine(studioId, sent.routineId);
+    await this.students.demand(studioId, sent.studentId);
     await this.scope.transaction(async (manager) => {
       const runs = this.scope.of(Run, studioId, manager);
-      const row = {
-        ...this.changing(sent),
-        id,
-        studentId: sent.studentId,
-        routineId,
-        routineName: sent.routineName,
-        startedAt: new Date(sent.startedAt),
-        conditions: sent.conditions,
-        plan: { schema: 1 as const, steps: JSON.parse(JSON.stringify(sent.plan)) as SentRunDto['plan'] },
-      };
-      const inserted = await runs.insertNew([row]);
-      if (inserted === 0) await this.bringForward(studioId, manager, id, sent);
+      await runs.insertNew([{ ...(await this.firstOf(studioId, sent)), ...this.changing(sent), id }]);
+      // Held from here on, so that sendings that cross are kept one after the other.
+      const run = await runs.findOneToChange({ id });
+      if (!run) throw notFound('run');
+      if (run.studentId !== sent.studentId)
+        throw new Problem(409, 'OTHER_RUN', 'This run belongs to another student.', {
+          remedy: 'Begin a new run for this student.',
+        });
+      const isNewer = sent.revision > run.revision;
       await this.keepKeys(studioId, manager, id, sent.sung);
+      const keys = await this.scope.of(RunKey, studioId, manager).find({ where: { runId: id } });
+      const digest = runDigest(run.plan.steps, keys.map(keyView), isNewer ? sent.stops : run.stops);
+      const exercises = [...new Set(digest.workedOn.map(({ exerciseId }) => exerciseId))].sort();
+      await runs.update({ id }, {
+        ...(isNewer && this.changing(sent)),
+        ...digest,
+        marks: [...digest.marks],
+        exercises,
+      } as QueryDeepPartialEntity<Run>);
     });
     return this.get(studioId, id);
   }
 
-  private changing(sent: SentRunDto): Pick<Run, 'endedAt' | 'ease' | 'note' | 'revision' | 'stops'> {
+  /** What a run is given when it is first kept, and never again. */
+  private async firstOf(studioId: string, sent: SentRunDto): Promise<Omit<Run, 'id' | 'studioId' | keyof Changing>> {
+    const { studentId, routineId, routineName, startedAt, conditions, plan } = sent;
+    // A routine that was deleted while the run went on is no reason to lose the run.
+    const isKnown = routineId !== undefined && (await this.routines.exists(studioId, routineId));
+    return {
+      studentId,
+      routineId: isKnown ? routineId : null,
+      routineName,
+      startedAt: new Date(startedAt),
+      conditions,
+      plan: { schema: 1, steps: JSON.parse(JSON.stringify(plan)) as SentRunDto['plan'] },
+      ...{ plannedKeys: 0, sungKeys: 0, lowest: null, highest: null, marks: [], workedOn: [], exercises: [] },
+    };
+  }
+
+  private changing(sent: SentRunDto): Changing {
     const { endedAt, ease, note, revision } = sent;
     const stops = sent.stops.map(({ stepId, mark }) => ({ stepId, mark }));
     return { endedAt: endedAt === undefined ? null : new Date(endedAt), ease: ease ?? null, note, revision, stops };
-  }
-
-  private async bringForward(studioId: string, manager: EntityManager, id: string, sent: SentRunDto): Promise<void> {
-    const runs = this.scope.of(Run, studioId, manager);
-    const run = await runs.findOne({ id });
-    if (!run) throw notFound('run');
-    if (run.studentId !== sent.studentId) throw new Problem(409, 'OTHER_RUN', 'This run belongs to another student.');
-    if (sent.revision > run.revision) await runs.update({ id }, this.changing(sent));
   }
 
   private async keepKeys(
@@ -180,41 +234,12 @@ export class RunsService {
     );
   }
 
-  /** A routine that was deleted while the run went on is no reason to lose the run. */
-  private async knownRoutine(studioId: string, routineId: string | undefined): Promise<string | null> {
-    if (routineId === undefined) return null;
-    const routines = await this.routines.list(studioId);
-    return routines.some(({ id }) => id === routineId) ? routineId : null;
-  }
-
   private async summaries(
     studioId: string,
     tail: string,
     parameters: readonly unknown[] = [],
   ): Promise<RunSummaryDto[]> {
     const rows = (await this.scope.query(studioId, `${SUMMARY} ${tail}`, parameters)) as SummaryRow[];
-    return rows.map((row) => ({
-      id: row.id,
-      studentId: row.student_id,
-      studentName: row.student_name,
-      routineId: row.routine_id,
-      routineName: row.routine_name,
-      startedAt: row.started_at.toISOString(),
-      endedAt: row.ended_at?.toISOString() ?? null,
-      conditions: row.conditions,
-      ease: row.ease,
-      note: row.note,
-      plannedKeys: row.planned_keys,
-      sungKeys: row.sung_keys,
-      lowest: row.lowest,
-      highest: row.highest,
-      marks: row.marks ?? [],
-    }));
-  }
-
-  private keyView({ help, manner, ...key }: RunKey): SungKeyDto {
-    const { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks } = key;
-    const way = { ...(help && { help }), ...(manner !== null && { manner }) };
-    return { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks, ...way };
+    return rows.map(summaryView);
   }
 }

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { changeRules, checkVoiceFile, type VoiceFile } from '@soft-lark/core';
-import type { EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { Clock, notFound, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudiosService } from '../studios/index.ts';
@@ -31,10 +31,24 @@ export class StudentsService {
     return students.map((student) => this.view(student, known));
   }
 
+  /** These students, by name. */
+  async some(studioId: string, ids: readonly string[]): Promise<StudentDto[]> {
+    const [students, known] = await Promise.all([
+      this.scope.of(Student, studioId).find({ where: { id: In([...ids]) }, order: { name: 'ASC' } }),
+      this.knownExercises(studioId, ids),
+    ]);
+    return students.map((student) => this.view(student, known));
+  }
+
+  /** @throws Problem `NOT_FOUND` where the studio has no such student */
+  async demand(studioId: string, id: string): Promise<void> {
+    if (!(await this.scope.of(Student, studioId).exists({ id }))) throw notFound('student');
+  }
+
   async get(studioId: string, id: string): Promise<StudentDto> {
     const student = await this.scope.of(Student, studioId).findOne({ id });
     if (!student) throw notFound('student');
-    return this.view(student, await this.knownExercises(studioId, id));
+    return this.view(student, await this.knownExercises(studioId, [id]));
   }
 
   async create(studioId: string, wanted: NewStudentDto): Promise<StudentDto> {
@@ -57,7 +71,7 @@ export class StudentsService {
     const rows = this.scope.of(Student, studioId, manager);
     const isWritten = await rows.update({ id, version }, { ...change, version: version + 1 });
     const student = await rows.findOne({ id });
-    const current = student && this.view(student, await this.knownExercises(studioId, id));
+    const current = student && this.view(student, await this.knownExercises(studioId, [id]));
     return written('student', isWritten, current, change, (now) => ({
       name: now.name,
       note: now.note,
@@ -80,16 +94,19 @@ export class StudentsService {
     return { id, name, note, voice: readVoice(voice), version, known: known.get(id) ?? [] };
   }
 
-  /** Ids of exercises done lately, by student. */
-  private async knownExercises(studioId: string, studentId?: string): Promise<ReadonlyMap<string, string[]>> {
+  /** Ids of exercises worked on lately, by student. */
+  private async knownExercises(
+    studioId: string,
+    students: readonly string[] | null = null,
+  ): Promise<ReadonlyMap<string, string[]>> {
     const since = new Date(this.clock.now().getTime() - KNOWN_DAYS * 86_400_000);
     const rows = (await this.scope.query(
       studioId,
-      `select run.student_id, array_agg(distinct step->>'exerciseId' order by step->>'exerciseId') as known
-         from run, jsonb_array_elements(run.plan->'steps') step
-        where run.studio_id = $1 and run.started_at >= $2 and ($3::uuid is null or run.student_id = $3)
+      `select run.student_id, array_agg(distinct exercise order by exercise) as known
+         from run, unnest(run.exercises) exercise
+        where run.studio_id = $1 and run.started_at >= $2 and ($3::uuid[] is null or run.student_id = any($3))
         group by run.student_id`,
-      [since, studentId ?? null],
+      [since, students],
     )) as { student_id: string; known: string[] }[];
     return new Map(rows.map((row) => [row.student_id, row.known]));
   }
