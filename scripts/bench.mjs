@@ -36,32 +36,66 @@ async function warmStart() {
   return seconds;
 }
 
+const TABLES = ['core', 'think', 'page', 'size', 'start'];
+
+/** Which tables are wanted: all, or those named behind the command. */
+const wanted = process.argv.slice(2);
+const unknown = wanted.filter((name) => !TABLES.includes(name));
+if (unknown.length > 0) {
+  console.error(`There is no table “${unknown[0]}”; there are ${TABLES.join(', ')}.`);
+  process.exit(1);
+}
+const isWanted = (name) => wanted.length === 0 || wanted.includes(name);
+
 await ensurePackages(console.log);
 await ensureBuilt(console.log);
-const { coreFigures } = await import('../bench/core-figures.mjs');
-const { pageFigures } = await import('../bench/page-figures.mjs');
-const { thinkFigures } = await import('../bench/think-figures.mjs');
-const { shelfFigures } = await import('../bench/shelf-figures.mjs');
 const { printTable } = await import('../bench/table.mjs');
-const figures = [...(await coreFigures()), ...(await thinkFigures())];
-const cluster = await startCluster(project, 'bench-database', { durable: false });
-cluster.dropDatabase('bench');
-cluster.createDatabase('bench');
-const port = await freePort();
-const server = await serve({ databaseUrl: cluster.url('bench'), port, quiet: true, env: { LOG_LEVEL: 'silent' } });
-try {
-  const address = `http://127.0.0.1:${port}`;
-  const page = { address, folder: join(project, 'web/dist'), executablePath: chromium(), flags: FLAGS };
-  figures.push(...(await pageFigures(page)), ...(await shelfFigures(page)));
-} finally {
-  await server.stop();
-  cluster.stop();
+
+/** What a table measures on a server of its own, with an empty database. */
+async function onServer(database, env, measure) {
+  const cluster = await startCluster(project, 'bench-database', { durable: false });
+  cluster.dropDatabase(database);
+  cluster.createDatabase(database);
+  const port = await freePort();
+  const databaseUrl = cluster.url(database);
+  const server = await serve({ databaseUrl, port, quiet: true, env: { LOG_LEVEL: 'silent', ...env } });
+  try {
+    return await measure({ address: `http://127.0.0.1:${port}`, databaseUrl, pid: server.child.pid });
+  } finally {
+    await server.stop();
+    cluster.dropDatabase(database);
+    cluster.stop();
+  }
 }
-figures.push({
-  name: 'warm npm start to a page that answers',
-  value: await warmStart(),
-  unit: 's',
-  target: 20,
-  isCeiling: true,
-});
-process.exit(printTable(figures) ? 0 : 1);
+
+const MEASURE = {
+  core: async () => (await import('../bench/core-figures.mjs')).coreFigures(),
+  think: async () => (await import('../bench/think-figures.mjs')).thinkFigures(),
+  page: () =>
+    onServer('bench', {}, async ({ address }) => {
+      const { pageFigures } = await import('../bench/page-figures.mjs');
+      const { shelfFigures } = await import('../bench/shelf-figures.mjs');
+      const page = { address, folder: join(project, 'web/dist'), executablePath: chromium(), flags: FLAGS };
+      return [...(await pageFigures(page)), ...(await shelfFigures(page))];
+    }),
+  size: () =>
+    onServer('size', { DEMO: 'off' }, async (server) =>
+      (await import('../bench/size-figures.mjs')).sizeFigures(server),
+    ),
+  start: async () => [
+    {
+      name: 'warm npm start to a page that answers',
+      value: await warmStart(),
+      unit: 's',
+      target: 20,
+      isCeiling: true,
+    },
+  ],
+};
+
+let isMet = true;
+for (const name of TABLES.filter(isWanted)) {
+  console.log(`\n${name}`);
+  isMet = printTable(await MEASURE[name]()) && isMet;
+}
+process.exit(isMet ? 0 : 1);

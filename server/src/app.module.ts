@@ -1,6 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
-import { ThrottlerModule } from '@nestjs/throttler';
 import { ClockModule, SessionGuard } from './common/index.ts';
 import { DatabaseModule } from './database/index.ts';
 import { DemoModule } from './demo/index.ts';
@@ -24,7 +23,6 @@ export class AppModule {
     return {
       module: AppModule,
       imports: [
-        ThrottlerModule.forRoot({ throttlers: [{ limit: 300, ttl: 60_000 }] }),
         ClockModule,
         DatabaseModule.at(databaseUrl),
         StudiosModule,

@@ -4,7 +4,7 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import compression from 'compression';
 import connectPgSimple from 'connect-pg-simple';
-import express, { type NextFunction, type Request, type Response } from 'express';
+import express, { type NextFunction, type Request, type RequestHandler, type Response } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
 import pg from 'pg';
@@ -14,7 +14,10 @@ import { DataSource } from 'typeorm';
 import { AppModule } from './app.module.ts';
 import { ProblemFilter, validationPipe } from './common/index.ts';
 import { serverSecret } from './database/index.ts';
+import { keepSession } from './studios/index.ts';
 
+/** What a stranger may send: a sign-up is a tenth of it. */
+const MOST_BEFORE_SESSION = 16 * 1024;
 const MOST_BODY = 1024 * 1024;
 /** A shelf of thousands of exercises comes in one piece, so that it is taken whole or not at all. */
 const MOST_IMPORT = 24 * 1024 * 1024;
@@ -54,14 +57,35 @@ function securityHeaders(isSecure: boolean): ReturnType<typeof helmet> {
 function sessions(source: pg.Pool, secret: string, isSecure: boolean): ReturnType<typeof session> {
   const Store = connectPgSimple(session);
   return session({
-    store: new Store({ pool: source, tableName: 'session' }),
-    name: 'soft-lark',
+    store: new Store({ pool: source, tableName: 'session', disableTouch: true }),
+    // The prefix binds the cookie to this very host; browsers take it over TLS alone.
+    name: isSecure ? '__Host-soft-lark' : 'soft-lark',
     secret,
     resave: false,
     saveUninitialized: false,
-    rolling: true,
+    // Written when its hour is over (keepSession) and not at every call.
+    rolling: false,
     cookie: { httpOnly: true, sameSite: 'lax', secure: isSecure, maxAge: SESSION_DAYS * 86_400_000 },
   });
+}
+
+/** Answers of the API are for whoever asked alone: no proxy and no history of a browser keeps them. */
+function neverKept(_request: Request, response: Response, next: NextFunction): void {
+  response.set('Cache-Control', 'no-store');
+  next();
+}
+
+/** Bodies as large as the caller may send: little before there is a session, a shelf of thousands only as an import. */
+function bodies(): RequestHandler {
+  const small = express.json({ limit: MOST_BEFORE_SESSION });
+  const usual = express.json({ limit: MOST_BODY });
+  // Read as text: what it says is worked out in a thread of its own.
+  const shelf = express.text({ type: 'application/json', limit: MOST_IMPORT });
+  return (request, response, next) => {
+    if (!request.session.signedIn) return small(request, response, next);
+    const isImport = request.method === 'POST' && request.path === '/exercises/imports';
+    return (isImport ? shelf : usual)(request, response, next);
+  };
 }
 
 /** Hashed files for a year; the page itself is asked for each time; unknown paths are places of the page. */
@@ -109,8 +133,7 @@ export async function createApp(settings: ServerSettings): Promise<NestExpressAp
     log.warn({ err: error }, 'session connection lost; a new one is made when needed');
   });
   const secret = await serverSecret(app.get(DataSource));
-  app.use('/api/exercises/imports', express.json({ limit: MOST_IMPORT }));
-  app.use('/api', express.json({ limit: MOST_BODY }), sessions(pool, secret, isSecure));
+  app.use('/api', neverKept, sessions(pool, secret, isSecure), keepSession(), bodies());
   if (settings.webFolder) servePages(app, settings.webFolder);
   app.setGlobalPrefix('api');
   app.useGlobalPipes(validationPipe());

@@ -199,17 +199,21 @@ export function Ids(least: number, most: number): PropertyDecorator {
 export function Day(options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(
     ApiProperty({ type: String, format: 'date', required: !options.optional }),
-    Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'is a day such as 2026-11-25' }),
+    Matches(/^(19|20|21)\d{2}-\d{2}-\d{2}$/, { message: 'is a day such as 2026-11-25' }),
     IsISO8601({ strict: true }, { message: 'is not a day of the calendar' }),
     presence(options),
   );
 }
 
+/** As a browser writes it; ISO 8601 knows forms that neither JavaScript nor PostgreSQL can read. */
+const INSTANT = /^(19|20|21)\d{2}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,6})?(Z|[+-]\d{2}:\d{2})$/;
+
 /** An instant with its zone. */
 export function Instant(options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(
     ApiProperty({ type: String, format: 'date-time', required: !options.optional }),
-    IsISO8601({ strict: true }, { message: 'is not an instant such as 2026-11-25T15:00:00Z' }),
+    Matches(INSTANT, { message: 'is an instant such as 2026-11-25T15:00:00Z' }),
+    IsISO8601({ strict: true }, { message: 'is not an instant of the calendar' }),
     presence(options),
   );
 }

@@ -1,3 +1,4 @@
+export { BodyReading } from './body-reading.ts';
 export { ClockModule } from './clock.module.ts';
 export { Clock, isTimeZone } from './clock.ts';
 export {
@@ -20,8 +21,10 @@ export {
   Whole,
 } from './fields.ts';
 export { openApiOf } from './open-api-of.ts';
+export { databaseFault, isTwice } from './database-faults.ts';
+export { demandRoom } from './quota.ts';
 export { Problem, notFound, staleWrite } from './problem.ts';
 export { ProblemFilter } from './problem.filter.ts';
 export { Open, SessionGuard, Who, type SignedIn } from './session.ts';
-export { validationPipe } from './validation.ts';
+export { invalid, validationPipe } from './validation.ts';
 export { written } from './written.ts';

@@ -3,6 +3,7 @@ import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '
 import { SoftLarkError } from '@soft-lark/core';
 import type { Response } from 'express';
 import type { Logger } from 'pino';
+import { databaseFault, field, type DatabaseFault } from './database-faults.ts';
 import { Problem } from './problem.ts';
 
 const CODES: Readonly<Record<number, string>> = {
@@ -14,32 +15,36 @@ const CODES: Readonly<Record<number, string>> = {
   429: 'TOO_MANY_TRIES',
 };
 
-/** PostgreSQL classes 08 (connection) and 57P (shutting down), and the sockets under them. */
-const DATABASE_AWAY = /^(08|57P|ECONNREFUSED|ECONNRESET|EPIPE|ENOENT)/;
+const TRIED_AGAIN = { remedy: 'Nothing is lost; it is tried again in a moment.' };
 
-function field(error: unknown, name: string): unknown {
-  return typeof error === 'object' && error !== null && name in error
-    ? (error as Record<string, unknown>)[name]
-    : undefined;
-}
+/** What passes by itself is 503, so that the page tries again; what somebody else took away is said. */
+const FAULT_PROBLEMS: Readonly<Record<DatabaseFault, () => Problem>> = {
+  away: () => new Problem(503, 'DATABASE_AWAY', 'The database does not answer just now.', TRIED_AGAIN),
+  full: () =>
+    new Problem(503, 'DATABASE_FULL', 'The database has no room to write just now.', {
+      remedy:
+        'What you did is kept in this window and tried again. Whoever runs the server has to make room on its disk.',
+    }),
+  slow: () => new Problem(503, 'DATABASE_SLOW', 'The database took too long over this.', TRIED_AGAIN),
+  crossed: () => new Problem(503, 'CROSSED', 'Two changes crossed.', TRIED_AGAIN),
+  twice: () =>
+    new Problem(409, 'TWICE', 'This is there already, or another change came first.', {
+      remedy: 'Load the page again and look.',
+    }),
+  orphan: () =>
+    new Problem(404, 'NOT_FOUND', 'What this belongs to was removed meanwhile.', {
+      remedy: 'Go back to the list; it may have been removed in another window.',
+    }),
+};
 
-function isDatabaseAway(error: unknown): boolean {
-  const code = field(error, 'code') ?? field(field(error, 'driverError'), 'code');
-  const message = error instanceof Error ? error.message : '';
-  return (
-    (typeof code === 'string' && DATABASE_AWAY.test(code)) ||
-    /Connection terminated|connection timeout|Driver not Connected/i.test(message)
-  );
-}
+/** Seconds after which a passing fault, or too many tries, are worth another try. */
+const RETRY_AFTER: Readonly<Record<number, string>> = { 429: '60', 503: '3' };
 
 function asProblem(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
   if (error instanceof SoftLarkError) return new Problem(422, error.code, error.message, { remedy: error.remedy });
-  if (isDatabaseAway(error)) {
-    return new Problem(503, 'DATABASE_AWAY', 'The database does not answer just now.', {
-      remedy: 'Nothing is lost; it is tried again in a moment.',
-    });
-  }
+  const fault = databaseFault(error);
+  if (fault) return FAULT_PROBLEMS[fault]();
   const status = error instanceof HttpException ? error.getStatus() : Number(field(error, 'status') ?? 500);
   if (status === 413)
     return new Problem(413, 'TOO_LARGE', 'That is more at once than can be taken.', { remedy: 'Send less at a time.' });
@@ -71,11 +76,14 @@ export class ProblemFilter implements ExceptionFilter {
     const problem = asProblem(error);
     const id = randomUUID();
     if (!problem) this.log.error({ id, err: error }, 'unforeseen error');
+    else if (problem.status === 503) this.log.warn({ code: problem.code, err: error }, 'the database failed');
     const { status, code, message, extras } =
       problem ??
       new Problem(500, 'UNFORESEEN', 'Something went wrong on our side.', {
         remedy: `Try again; if it stays, report the number ${id}.`,
       });
+    const retryAfter = RETRY_AFTER[status];
+    if (retryAfter) response.set('Retry-After', retryAfter);
     response
       .status(status)
       .type('application/problem+json')

@@ -1,4 +1,5 @@
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
+import { BodyReading } from './body-reading.ts';
 import { Problem, type FieldProblem } from './problem.ts';
 
 function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProblem[] {
@@ -12,25 +13,16 @@ function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProb
   });
 }
 
-/** A zero byte, and half of a character: PostgreSQL keeps neither. */
-const CANNOT_BE_KEPT = /[\0\p{Cs}]/u;
+/** What is told of a refused body: enough to mend it, never more than a page. */
+const MOST_FAULTS = 20;
+const LONGEST_FAULT = 300;
 
-/** House choice: nothing that is sent is nested half as deep; what reads a body recursively must come to an end. */
-const MOST_DEPTH = 40;
-
-/** What no field could tell of itself: text that cannot be kept, and a body without end. */
-function bodyProblems(value: unknown, path: string, depth = 0): FieldProblem[] {
-  if (typeof value === 'string')
-    return CANNOT_BE_KEPT.test(value) ? [{ field: path, message: 'holds characters that cannot be kept' }] : [];
-  if (typeof value !== 'object' || value === null) return [];
-  if (depth === MOST_DEPTH) return [{ field: path.split('.')[0] ?? '', message: 'is nested too deep' }];
-  return Object.entries(value).flatMap(([name, inner]) => [
-    ...bodyProblems(name, path),
-    ...bodyProblems(inner, path ? `${path}.${name}` : name, depth + 1),
-  ]);
-}
-
-function refuse(problems: readonly FieldProblem[]): Problem {
+/** A refusal that names the fields. */
+export function invalid(all: readonly FieldProblem[]): Problem {
+  const problems = all.slice(0, MOST_FAULTS).map(({ field, message }) => ({
+    field: field.slice(0, LONGEST_FAULT),
+    message: message.slice(0, LONGEST_FAULT),
+  }));
   const first = problems[0];
   return new Problem(422, 'INVALID', first ? `${first.field}: ${first.message}.` : 'The request is not complete.', {
     remedy: 'Correct the fields named and send it again.',
@@ -40,8 +32,8 @@ function refuse(problems: readonly FieldProblem[]): Problem {
 
 class SoftLarkValidation extends ValidationPipe {
   override transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
-    const problems = metadata.type === 'custom' ? [] : bodyProblems(value, metadata.data ?? '');
-    if (problems.length > 0) throw refuse(problems);
+    const fault = metadata.type === 'custom' ? null : new BodyReading().fault(value, metadata.data ?? '');
+    if (fault) throw invalid([fault]);
     return super.transform(value, metadata);
   }
 }
@@ -53,6 +45,6 @@ export function validationPipe(): ValidationPipe {
     whitelist: true,
     forbidNonWhitelisted: true,
     forbidUnknownValues: true,
-    exceptionFactory: (errors) => refuse(fieldProblems(errors)),
+    exceptionFactory: (errors) => invalid(fieldProblems(errors)),
   });
 }

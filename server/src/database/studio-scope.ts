@@ -54,6 +54,10 @@ export class StudioRows<T extends Owned> {
     return this.manager.exists(this.target, { where: this.own(where) });
   }
 
+  count(where: FindOptionsWhere<T> = {}): Promise<number> {
+    return this.manager.count(this.target, { where: this.own(where) });
+  }
+
   async insert(row: Omit<T, 'studioId'>): Promise<void> {
     await this.manager.insert(this.target, { ...row, studioId: this.studioId } as QueryDeepPartialEntity<T>);
   }
@@ -125,7 +129,12 @@ export class StudioScope {
   }
 
   /** A query written by hand; `$1` is the studio. */
-  query(studioId: string, sql: string, parameters: readonly unknown[] = []): Promise<unknown[]> {
-    return this.source.query<unknown[]>(sql, [studioId, ...parameters]);
+  query(
+    studioId: string,
+    sql: string,
+    parameters: readonly unknown[] = [],
+    manager: EntityManager = this.source.manager,
+  ): Promise<unknown[]> {
+    return manager.query<unknown[]>(sql, [studioId, ...parameters]);
   }
 }

@@ -1,8 +1,8 @@
-import { Controller, Post, Req } from '@nestjs/common';
+import { Controller, Post, Req, UseGuards } from '@nestjs/common';
 import { ApiCreatedResponse, ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
 import { Open } from '../common/index.ts';
-import { openSession, SessionDto, StudiosService } from '../studios/index.ts';
+import { openSession, SessionDto, SignInThrottle, StudiosService } from '../studios/index.ts';
 import { DemoService } from './demo.service.ts';
 
 @ApiTags('demo')
@@ -14,6 +14,7 @@ export class DemoController {
   ) {}
 
   @Open()
+  @UseGuards(SignInThrottle)
   @Post('session')
   @ApiCreatedResponse({ type: SessionDto })
   async open(@Req() request: Request): Promise<SessionDto> {

@@ -1,5 +1,6 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put, Req } from '@nestjs/common';
 import {
+  ApiBody,
   ApiCreatedResponse,
   ApiExtraModels,
   ApiNoContentResponse,
@@ -7,6 +8,7 @@ import {
   ApiTags,
   getSchemaPath,
 } from '@nestjs/swagger';
+import type { Request } from 'express';
 import { exerciseSchema } from '@soft-lark/core';
 import { openApiOf, Who, type SignedIn } from '../common/index.ts';
 import { CollectionsService } from './collections.service.ts';
@@ -57,9 +59,10 @@ export class ExercisesController {
   }
 
   @Post('imports')
+  @ApiBody({ type: ImportDto })
   @ApiCreatedResponse({ type: ShelfImportDto })
-  take(@Who() { studioId }: SignedIn, @Body() wanted: ImportDto): Promise<ShelfImportDto> {
-    return this.imports.take(studioId, wanted);
+  take(@Who() { studioId }: SignedIn, @Req() { body }: Request): Promise<ShelfImportDto> {
+    return this.imports.take(studioId, typeof body === 'string' ? body : '');
   }
 
   @Delete('imports/:importId')

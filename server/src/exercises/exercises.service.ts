@@ -1,16 +1,21 @@
 import { Injectable } from '@nestjs/common';
 import { readExercise, shippedExercises, type Exercise } from '@soft-lark/core';
 import { In, type EntityManager } from 'typeorm';
-import { Clock, notFound, Problem, written } from '../common/index.ts';
+import { Clock, demandRoom, notFound, Problem, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudentsService } from '../students/index.ts';
-import type { ChangedExerciseDto, ExerciseVersionView, ShelfExercise } from './dto/exercises.dto.ts';
+import {
+  MOST_ITEMS,
+  type ChangedExerciseDto,
+  type ExerciseVersionView,
+  type ShelfExercise,
+} from './dto/exercises.dto.ts';
 import { readExerciseBody } from './exercise.upgrade.ts';
 import { ExerciseVersion } from './exercise-version.entity.ts';
 import { OwnExercise, type StoredExercise } from './own-exercise.entity.ts';
 
 /** An exercise as it is written down. */
-export function storedExercise(exercise: Exercise): StoredExercise {
+function storedExercise(exercise: Exercise): StoredExercise {
   return { schema: 1, exercise };
 }
 
@@ -19,11 +24,11 @@ export function storedExercise(exercise: Exercise): StoredExercise {
  *
  * @throws Problem `INVALID`, with the field
  */
-export function checkedExercise(body: object, index = 0): Exercise {
-  const read = readExercise(body, index);
+function checkedExercise(body: object): Exercise {
+  const read = readExercise(body, 0);
   if ('exercise' in read) return read.exercise;
   throw new Problem(422, 'INVALID', `The exercise cannot be kept. ${read.reason}`, {
-    errors: [{ field: `exercise.${String(index)}`, message: read.reason }],
+    errors: [{ field: 'exercise', message: read.reason }],
   });
 }
 
@@ -75,6 +80,13 @@ export class ExercisesService {
         remedy: 'Make a copy of it and change that.',
       });
     if (studentId !== undefined) await this.students.demand(studioId, studentId);
+    if (version === 0)
+      demandRoom(
+        'exercises of your own',
+        await this.scope.of(OwnExercise, studioId).count(),
+        MOST_ITEMS,
+        'Take an import back, or leave it.',
+      );
     const body = storedExercise(exercise);
     const change = { body, updatedAt: this.clock.now() };
     const first = { studentId: studentId ?? null, archivedAt: null, importId: null, beforeImport: null };

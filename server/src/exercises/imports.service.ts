@@ -1,18 +1,39 @@
 import { Injectable } from '@nestjs/common';
-import type { Exercise } from '@soft-lark/core';
-import type { EntityManager } from 'typeorm';
+import { MoreThan, type EntityManager } from 'typeorm';
 import { v7 } from 'uuid';
-import { Clock, notFound, Problem } from '../common/index.ts';
+import { Clock, demandRoom, invalid, notFound, Problem, validationPipe } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { Collection } from './collection.entity.ts';
-import type { ImportDto, ShelfImportDto } from './dto/exercises.dto.ts';
-import { checkedExercise, ExercisesService, storedExercise } from './exercises.service.ts';
+import { ImportHeadDto, MOST_ITEMS, type ShelfImportDto } from './dto/exercises.dto.ts';
+import { ExercisesService } from './exercises.service.ts';
+import { ImportReader } from './import-reader.ts';
+import type { ReadBody } from './read-import.worker.ts';
 import { OwnExercise } from './own-exercise.entity.ts';
 import { ShelfImport } from './shelf-import.entity.ts';
 
 const LATEST = 20;
-/** PostgreSQL takes some sixty thousand values a statement; a row has nine. */
 const ROWS_AT_ONCE = 500;
+const AN_HOUR = 3_600_000;
+/** House choice: a studio that moves in takes a dozen files. */
+const MOST_IMPORTS_AN_HOUR = 40;
+
+/** Bodies come as text and go as text; what was there before is kept for taking the import back. */
+const TAKE_IN = `
+  insert into exercise (studio_id, id, body, version, import_id, updated_at)
+  select $1, taken.id, taken.body::jsonb, 1, $2, $3 from unnest($4::text[], $5::text[]) taken (id, body)
+  on conflict (studio_id, id) do update set
+    before_import = exercise.body, body = excluded.body, version = exercise.version + 1,
+    import_id = excluded.import_id, updated_at = excluded.updated_at`;
+
+const KEEP_VERSIONS = `
+  insert into exercise_version (studio_id, exercise_id, version, body, saved_at)
+  select studio_id, id, version, body, updated_at from exercise where studio_id = $1 and import_id = $2
+  on conflict do nothing`;
+
+/** The import but for its exercises, checked like any body. */
+function headOf(head: unknown): Promise<ImportHeadDto> {
+  return validationPipe().transform(head, { type: 'body', metatype: ImportHeadDto }) as Promise<ImportHeadDto>;
+}
 
 /** Imports into the shelf: whole or not at all, and undone as one. */
 @Injectable()
@@ -21,6 +42,7 @@ export class ImportsService {
     private readonly scope: StudioScope,
     private readonly exercises: ExercisesService,
     private readonly clock: Clock,
+    private readonly reader: ImportReader,
   ) {}
 
   /** The latest imports, the newest first. */
@@ -30,13 +52,18 @@ export class ImportsService {
   }
 
   /** Takes every item in, or none; sending the same import twice is the same as once. */
-  async take(studioId: string, { id, name, exercises: bodies, collections }: ImportDto): Promise<ShelfImportDto> {
-    const exercises = bodies.map(checkedExercise);
+  async take(studioId: string, text: string): Promise<ShelfImportDto> {
+    const read = await this.reader.read(text);
+    if ('fault' in read) throw invalid([read.fault]);
+    const { id, name, collections } = await headOf(read.head);
+    const { exercises } = read;
     const shipped = exercises.find((exercise) => this.exercises.isShipped(exercise.id));
     if (shipped)
       throw new Problem(422, 'INVALID', `“${shipped.name}” ships with Soft Lark and is not written over.`, {
         remedy: 'Leave it out, or give it another id.',
       });
+    if (!(await this.scope.of(ShelfImport, studioId).exists({ id })))
+      await this.demandRoomFor(studioId, exercises.length);
     return this.scope.transaction(async (manager) => {
       const imports = this.scope.of(ShelfImport, studioId, manager);
       const row = { id, name, items: exercises.length, createdAt: this.clock.now(), undoneAt: null };
@@ -51,36 +78,27 @@ export class ImportsService {
     });
   }
 
+  private async demandRoomFor(studioId: string, more: number): Promise<void> {
+    const since = new Date(this.clock.now().getTime() - AN_HOUR);
+    const lately = await this.scope.of(ShelfImport, studioId).count({ createdAt: MoreThan(since) });
+    demandRoom('imports of the last hour', lately, MOST_IMPORTS_AN_HOUR, 'Wait an hour, or put the files together.');
+    const now = await this.scope.of(OwnExercise, studioId).count();
+    demandRoom('exercises of your own', now + more - 1, MOST_ITEMS, 'Take an earlier import back first.');
+  }
+
   private async keep(
     studioId: string,
     importId: string,
-    exercises: readonly Exercise[],
+    exercises: readonly ReadBody[],
     manager: EntityManager,
   ): Promise<void> {
-    const rows = this.scope.of(OwnExercise, studioId, manager);
-    const here = new Map((await rows.find()).map((row) => [row.id, row]));
     const updatedAt = this.clock.now();
-    const none = { studentId: null, archivedAt: null, beforeImport: null };
-    const fresh = exercises
-      .filter(({ id }) => !here.has(id))
-      .map((exercise) => ({
-        ...none,
-        id: exercise.id,
-        body: storedExercise(exercise),
-        version: 1,
-        importId,
-        updatedAt,
-      }));
-    for (let from = 0; from < fresh.length; from += ROWS_AT_ONCE)
-      await rows.insertNew(fresh.slice(from, from + ROWS_AT_ONCE));
-    for (const exercise of exercises) {
-      const before = here.get(exercise.id);
-      if (!before) continue;
-      const version = before.version + 1;
-      const change = { body: storedExercise(exercise), version, importId, beforeImport: before.body, updatedAt };
-      await rows.update({ id: exercise.id }, change);
+    for (let from = 0; from < exercises.length; from += ROWS_AT_ONCE) {
+      const some = exercises.slice(from, from + ROWS_AT_ONCE);
+      const bodies = [some.map(({ id }) => id), some.map(({ stored }) => stored)];
+      await this.scope.query(studioId, TAKE_IN, [importId, updatedAt, ...bodies], manager);
     }
-    await this.exercises.keepVersions(studioId, await rows.find({ where: { importId } }), manager);
+    await this.scope.query(studioId, KEEP_VERSIONS, [importId], manager);
   }
 
   /** Takes an import back: what was new goes, or is put away where a routine has it; what was changed is as before. */

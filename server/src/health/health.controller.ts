@@ -11,6 +11,9 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { Open } from '../common/index.ts';
 
+/** A disk that is full, or a stand-by, answers every question and keeps nothing. */
+const WRITE = `insert into health (id, written_at) values (1, now()) on conflict (id) do update set written_at = now()`;
+
 @ApiTags('health')
 @Controller('health')
 export class HealthController {
@@ -20,7 +23,7 @@ export class HealthController {
     @InjectDataSource() private readonly source: DataSource,
   ) {}
 
-  /** Whether the database answers and every migration has been made. */
+  /** Whether the database answers, can be written to, and every migration has been made. */
   @Open()
   @Get()
   @HealthCheck()
@@ -28,6 +31,7 @@ export class HealthController {
   check(): Promise<HealthCheckResult> {
     return this.health.check([
       () => this.ask('database', () => this.source.query('select 1')),
+      () => this.ask('writing', () => this.source.query(WRITE)),
       () => this.ask('migrations', () => this.allMade()),
     ]);
   }

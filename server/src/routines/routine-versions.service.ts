@@ -60,7 +60,8 @@ export class RoutineVersionsService {
       last !== undefined &&
       last.version > 1 &&
       last.accountId === accountId &&
-      savedAt.getTime() - last.savedAt.getTime() < SITTING_MINUTES * 60_000;
+      // A clock that was set back or forward begins a new version; none is written over.
+      Math.abs(savedAt.getTime() - last.savedAt.getTime()) < SITTING_MINUTES * 60_000;
     if (isSitting) await rows.update({ routineId, version: last.version }, { version, body, savedAt });
     else await rows.insertNew([{ routineId, version, body, accountId, savedAt }]);
   }

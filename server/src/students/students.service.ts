@@ -1,12 +1,15 @@
 import { Injectable } from '@nestjs/common';
 import { changeRules, checkVoiceFile, type VoiceFile } from '@soft-lark/core';
 import { In, type EntityManager } from 'typeorm';
-import { Clock, notFound, written } from '../common/index.ts';
+import { Clock, demandRoom, notFound, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudiosService } from '../studios/index.ts';
 import type { ChangedStudentDto, NewStudentDto, StudentDto, StudentFieldsDto } from './dto/students.dto.ts';
 import { Student, type StoredVoice } from './student.entity.ts';
 import { readVoice } from './voice-file.upgrade.ts';
+
+/** House choice: ten times the studio with the most. */
+const MOST_STUDENTS = 600;
 
 /** House default: an exercise done within so many days is known. */
 const KNOWN_DAYS = 60;
@@ -54,6 +57,9 @@ export class StudentsService {
   async create(studioId: string, wanted: NewStudentDto): Promise<StudentDto> {
     await this.check(studioId, wanted.voice);
     const { id, name, note } = wanted;
+    const rows = this.scope.of(Student, studioId);
+    if (!(await rows.exists({ id })))
+      demandRoom('students', await rows.count(), MOST_STUDENTS, 'Remove some who are not coming any more.');
     await this.scope
       .of(Student, studioId)
       .insertNew([{ id, name, note, voice: stored(wanted.voice), version: 1, createdAt: this.clock.now() }]);

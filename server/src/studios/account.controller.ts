@@ -1,12 +1,12 @@
-import { Body, Controller, Delete, HttpCode, Post, Req, UseGuards } from '@nestjs/common';
-import { ApiCreatedResponse, ApiNoContentResponse, ApiTags } from '@nestjs/swagger';
-import { Throttle } from '@nestjs/throttler';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Req, UseGuards } from '@nestjs/common';
+import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
 import { Open, Who, type SignedIn } from '../common/index.ts';
 import { AccountService } from './account.service.ts';
-import { NewPasswordDto, PasswordDto, RecoveryCodesDto, RecoveryDto, SessionDto } from './dto/studios.dto.ts';
+import { NewPasswordDto, OpenSessionDto, PasswordDto, RecoveryCodesDto, RecoveryDto } from './dto/account.dto.ts';
+import { SessionWithCodesDto } from './dto/studios.dto.ts';
 import { closeSession, openSession } from './session-cookie.ts';
-import { SignInThrottle, TRIES } from './sign-in-throttle.ts';
+import { SignInThrottle } from './sign-in-throttle.ts';
 import { StudiosService } from './studios.service.ts';
 
 @ApiTags('account')
@@ -18,38 +18,57 @@ export class AccountController {
     private readonly studios: StudiosService,
   ) {}
 
-  @Throttle(TRIES)
   @Post('password')
-  @HttpCode(204)
-  @ApiNoContentResponse()
-  async changePassword(@Who() who: SignedIn, @Body() wanted: NewPasswordDto, @Req() request: Request): Promise<void> {
-    await this.account.changePassword(who, wanted);
+  @ApiCreatedResponse({ type: RecoveryCodesDto })
+  async changePassword(
+    @Who() who: SignedIn,
+    @Body() wanted: NewPasswordDto,
+    @Req() request: Request,
+  ): Promise<RecoveryCodesDto> {
+    const codes = await this.account.changePassword(who, wanted);
     await openSession(request, who);
+    return { codes };
   }
 
-  @Throttle(TRIES)
   @Post('recovery-codes')
   @ApiCreatedResponse({ type: RecoveryCodesDto })
-  async newCodes(@Who() who: SignedIn): Promise<RecoveryCodesDto> {
-    return { codes: await this.account.newCodes(who) };
+  async newCodes(@Who() who: SignedIn, @Body() { password }: PasswordDto): Promise<RecoveryCodesDto> {
+    return { codes: await this.account.newCodes(who, password) };
   }
 
   @Open()
-  @Throttle(TRIES)
   @Post('recovery')
-  @ApiCreatedResponse({ type: SessionDto })
-  async recover(@Body() wanted: RecoveryDto, @Req() request: Request): Promise<SessionDto> {
-    const signedIn = await this.account.recover(wanted);
+  @ApiCreatedResponse({ type: SessionWithCodesDto })
+  async recover(@Body() wanted: RecoveryDto, @Req() request: Request): Promise<SessionWithCodesDto> {
+    const { signedIn, codes } = await this.account.recover(wanted);
     await openSession(request, signedIn);
-    return this.studios.describe(signedIn);
+    return { ...(await this.studios.describe(signedIn)), codes };
   }
 
-  @Throttle(TRIES)
   @Delete()
   @HttpCode(204)
   @ApiNoContentResponse()
   async close(@Who() who: SignedIn, @Body() { password }: PasswordDto, @Req() request: Request): Promise<void> {
     await this.account.close(who, password);
     await closeSession(request);
+  }
+}
+
+@ApiTags('account')
+@Controller('account/sessions')
+export class SessionsController {
+  constructor(private readonly account: AccountService) {}
+
+  @Get()
+  @ApiOkResponse({ type: [OpenSessionDto] })
+  list(@Who() who: SignedIn, @Req() request: Request): Promise<OpenSessionDto[]> {
+    return this.account.openSessions(who, request.sessionID);
+  }
+
+  @Delete(':sessionId')
+  @HttpCode(204)
+  @ApiNoContentResponse()
+  end(@Who() who: SignedIn, @Param('sessionId') id: string): Promise<void> {
+    return this.account.endSession(who, id);
   }
 }

@@ -1,10 +1,11 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { DataSource, IsNull, Repository } from 'typeorm';
+import { DataSource, IsNull, Repository, type EntityManager } from 'typeorm';
 import { Clock, Problem, type SignedIn } from '../common/index.ts';
 import { Account } from './account.entity.ts';
-import type { NewPasswordDto, RecoveryDto } from './dto/studios.dto.ts';
+import type { NewPasswordDto, OpenSessionDto, RecoveryDto } from './dto/account.dto.ts';
+import { OpenSessions } from './open-sessions.ts';
 import { hashPassword, isPassword } from './passwords.ts';
 import { RecoveryCode } from './recovery-code.entity.ts';
 import { Studio } from './studio.entity.ts';
@@ -31,16 +32,23 @@ export class AccountService {
     @InjectRepository(Account) private readonly accounts: Repository<Account>,
     @InjectRepository(RecoveryCode) private readonly codes: Repository<RecoveryCode>,
     private readonly source: DataSource,
+    private readonly sessions: OpenSessions,
     private readonly clock: Clock,
   ) {}
 
-  /** New recovery codes; the old ones open nothing any more. */
-  async newCodes({ accountId, studioId }: SignedIn): Promise<string[]> {
+  /** New recovery codes, for whoever knows the password; the old ones open nothing any more. */
+  async newCodes({ accountId, studioId }: SignedIn, password: string): Promise<string[]> {
     await this.refuseDemo(studioId);
+    await this.confirm(accountId, password);
+    return this.firstCodes(accountId);
+  }
+
+  /** Codes in place of whatever there was. */
+  async firstCodes(accountId: string, manager: EntityManager = this.source.manager): Promise<string[]> {
     const codes = Array.from({ length: CODES }, newCode);
-    await this.source.transaction(async (manager) => {
-      await manager.delete(RecoveryCode, { accountId });
-      await manager.insert(
+    await manager.transaction(async (inner) => {
+      await inner.delete(RecoveryCode, { accountId });
+      await inner.insert(
         RecoveryCode,
         codes.map((code) => ({ accountId, codeHash: hashOf(code), usedAt: null })),
       );
@@ -48,14 +56,34 @@ export class AccountService {
     return codes;
   }
 
-  async changePassword({ accountId }: SignedIn, { current, next }: NewPasswordDto): Promise<void> {
+  /** A new password ends every session and every code there was. @returns the codes that open the account from now on */
+  async changePassword({ accountId, studioId }: SignedIn, { current, next }: NewPasswordDto): Promise<string[]> {
+    await this.refuseDemo(studioId);
     await this.confirm(accountId, current);
-    await this.accounts.update({ id: accountId }, { passwordHash: await hashPassword(next) });
-    await this.endOtherSessions(accountId);
+    return this.setPassword(accountId, next);
+  }
+
+  private async setPassword(accountId: string, password: string): Promise<string[]> {
+    const passwordHash = await hashPassword(password);
+    return this.source.transaction(async (manager) => {
+      await manager.update(Account, { id: accountId }, { passwordHash });
+      await this.sessions.endAll(accountId, manager);
+      return this.firstCodes(accountId, manager);
+    });
+  }
+
+  async openSessions({ accountId, studioId }: SignedIn, ownSid: string): Promise<OpenSessionDto[]> {
+    await this.refuseDemo(studioId);
+    return this.sessions.list(accountId, ownSid);
+  }
+
+  async endSession({ accountId, studioId }: SignedIn, id: string): Promise<void> {
+    await this.refuseDemo(studioId);
+    await this.sessions.end(accountId, id);
   }
 
   /** Opens an account with one of its codes and gives it a new password; the code is used up. */
-  async recover({ email, code, password }: RecoveryDto): Promise<SignedIn> {
+  async recover({ email, code, password }: RecoveryDto): Promise<{ signedIn: SignedIn; codes: string[] }> {
     const account = await this.accounts.findOneBy({ email: email.toLowerCase() });
     const used =
       account &&
@@ -68,16 +96,15 @@ export class AccountService {
         remedy: 'Check both; each code works once.',
       });
     }
-    await this.accounts.update({ id: account.id }, { passwordHash: await hashPassword(password) });
-    await this.endOtherSessions(account.id);
-    return { accountId: account.id, studioId: account.studioId };
+    const codes = await this.setPassword(account.id, password);
+    return { signedIn: { accountId: account.id, studioId: account.studioId }, codes };
   }
 
   /** Closes the account and deletes the studio with all that belongs to it. */
   async close({ accountId, studioId }: SignedIn, password: string): Promise<void> {
     await this.refuseDemo(studioId);
     await this.confirm(accountId, password);
-    await this.endOtherSessions(accountId);
+    await this.sessions.endAll(accountId);
     await this.source.getRepository(Studio).delete({ id: studioId });
   }
 
@@ -96,10 +123,5 @@ export class AccountService {
       remedy: 'Type it again.',
       errors: [{ field: 'password', message: 'is not the password of this account' }],
     });
-  }
-
-  /** Whoever knew the old password is signed out everywhere; the caller opens a session anew. */
-  private async endOtherSessions(accountId: string): Promise<void> {
-    await this.source.query(`delete from session where sess->'signedIn'->>'accountId' = $1`, [accountId]);
   }
 }

@@ -1,5 +1,6 @@
 export { Approach, RuleFigures, SessionDto } from './dto/studios.dto.ts';
 export { hashPassword } from './passwords.ts';
-export { openSession } from './session-cookie.ts';
+export { keepSession, openSession } from './session-cookie.ts';
+export { SignInThrottle } from './sign-in-throttle.ts';
 export { StudiosModule } from './studios.module.ts';
 export { StudiosService } from './studios.service.ts';

@@ -1,32 +1,34 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Put, Req, UseGuards } from '@nestjs/common';
 import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import { Throttle } from '@nestjs/throttler';
 import type { Request } from 'express';
 import { Open, Who, type SignedIn } from '../common/index.ts';
-import { SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
+import { AccountService } from './account.service.ts';
+import { SessionDto, SessionWithCodesDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
 import { closeSession, openSession } from './session-cookie.ts';
-import { SignInThrottle, TRIES } from './sign-in-throttle.ts';
+import { SignInThrottle } from './sign-in-throttle.ts';
 import { StudiosService } from './studios.service.ts';
 
 @ApiTags('studios')
 @Controller()
 export class StudiosController {
-  constructor(private readonly studios: StudiosService) {}
+  constructor(
+    private readonly studios: StudiosService,
+    private readonly account: AccountService,
+  ) {}
 
   @Open()
   @UseGuards(SignInThrottle)
-  @Throttle(TRIES)
   @Post('studios')
-  @ApiCreatedResponse({ type: SessionDto })
-  async signUp(@Body() wanted: SignUpDto, @Req() request: Request): Promise<SessionDto> {
+  @ApiCreatedResponse({ type: SessionWithCodesDto })
+  async signUp(@Body() wanted: SignUpDto, @Req() request: Request): Promise<SessionWithCodesDto> {
     const signedIn = await this.studios.signUp(wanted);
+    const codes = await this.account.firstCodes(signedIn.accountId);
     await openSession(request, signedIn);
-    return this.studios.describe(signedIn);
+    return { ...(await this.studios.describe(signedIn)), codes };
   }
 
   @Open()
   @UseGuards(SignInThrottle)
-  @Throttle(TRIES)
   @Post('session')
   @ApiCreatedResponse({ type: SessionDto })
   async signIn(@Body() wanted: SignInDto, @Req() request: Request): Promise<SessionDto> {

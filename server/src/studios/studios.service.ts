@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { DataSource, Repository } from 'typeorm';
 import { v7 } from 'uuid';
-import { Clock, isTimeZone, Problem, staleWrite, type SignedIn } from '../common/index.ts';
+import { Clock, isTimeZone, isTwice, Problem, staleWrite, type SignedIn } from '../common/index.ts';
 import { Account } from './account.entity.ts';
 import { changeRules } from '@soft-lark/core';
 import type { NoteNamingDto, SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
@@ -33,7 +33,7 @@ export class StudiosService {
   }
 
   async settings(studioId: string): Promise<StudioDto> {
-    const studio = await this.studios.findOneByOrFail({ id: studioId });
+    const studio = await this.find(studioId);
     const { name, timeZone, approach, rules, noteNaming, readyQuestions, version } = studio;
     return { name, timeZone, approach, rules, noteNaming, readyQuestions, version };
   }
@@ -54,7 +54,7 @@ export class StudiosService {
     if (await this.accounts.existsBy({ email })) throw this.taken();
     const passwordHash = await hashPassword(wanted.password);
     const signedIn = { studioId: v7(), accountId: v7() };
-    await this.source.transaction(async (manager) => {
+    const made = this.source.transaction(async (manager) => {
       const { studioName, timeZone, isDemo, name } = wanted;
       await manager.insert(Studio, {
         id: signedIn.studioId,
@@ -68,6 +68,9 @@ export class StudiosService {
         version: 1,
       });
       await manager.insert(Account, { id: signedIn.accountId, studioId: signedIn.studioId, name, email, passwordHash });
+    });
+    await made.catch((error: unknown) => {
+      throw isTwice(error) ? this.taken() : error;
     });
     return signedIn;
   }
@@ -111,8 +114,15 @@ export class StudiosService {
     };
   }
 
+  /** A studio that was closed meanwhile is as good as signed out. */
+  private async find(id: string): Promise<Studio> {
+    const studio = await this.studios.findOneBy({ id });
+    if (studio) return studio;
+    throw new Problem(401, 'SIGNED_OUT', 'This studio is not there any more.', { remedy: 'Sign in again.' });
+  }
+
   async timeZoneOf(studioId: string): Promise<string> {
-    const { timeZone } = await this.studios.findOneByOrFail({ id: studioId });
+    const { timeZone } = await this.find(studioId);
     return timeZone;
   }
 

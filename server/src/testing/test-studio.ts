@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import pg from 'pg';
 import request, { type Agent, type Response } from 'supertest';
+import { DataSource } from 'typeorm';
 import { v7 } from 'uuid';
 import { createApp, type ServerSettings } from '../create-app.ts';
 import { migrate } from '../migrate.ts';
@@ -12,20 +13,33 @@ export interface TestServer {
   readonly url: string;
   readonly databaseUrl: string;
   readonly close: () => Promise<void>;
+  /** For what no route can bring about. */
+  readonly query: (sql: string, values?: readonly unknown[]) => Promise<unknown>;
 }
 
+/** @param settings with a database of its own where none is named */
 export async function startTestServer(settings: Partial<ServerSettings> = {}): Promise<TestServer> {
+  const databaseUrl = settings.databaseUrl ?? (await emptyDatabase());
+  const app = await createApp({ logLevel: process.env['TEST_LOG'] ?? 'silent', ...settings, databaseUrl });
+  await app.listen(0, '127.0.0.1');
+  return {
+    app,
+    url: await app.getUrl(),
+    databaseUrl,
+    close: () => app.close(),
+    query: (sql, values = []) => app.get(DataSource).query(sql, [...values]),
+  };
+}
+
+async function emptyDatabase(): Promise<string> {
   const base = process.env['TEST_DATABASE_SERVER'] ?? '';
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   const admin = new pg.Client({ connectionString: `${base}postgres` });
   await admin.connect();
   await admin.query(`create database ${name}`);
   await admin.end();
-  const databaseUrl = base + name;
-  await migrate(databaseUrl);
-  const app = await createApp({ databaseUrl, logLevel: process.env['TEST_LOG'] ?? 'silent', ...settings });
-  await app.listen(0, '127.0.0.1');
-  return { app, url: await app.getUrl(), databaseUrl, close: () => app.close() };
+  await migrate(base + name);
+  return base + name;
 }
 
 type Method = 'get' | 'post' | 'put' | 'delete';

@@ -4,7 +4,8 @@ import { ArrayMaxSize, IsArray, IsObject } from 'class-validator';
 import { Flag, Formed, Id, Parts, Text, Whole } from '../../common/index.ts';
 
 const EXERCISE_ID = /^[a-z0-9]+(-[a-z0-9]+)*$/;
-const MOST_ITEMS = 10_000;
+/** House choice, as many as the largest shelf known has, ten times over. */
+export const MOST_ITEMS = 10_000;
 
 /** What belongs to a studio's own exercise besides the exercise itself. */
 export class OwnMarkDto {
@@ -60,20 +61,21 @@ export class CollectionDto extends CollectionFieldsDto {
   version!: number;
 }
 
-export class ImportDto {
+/** An import but for its exercises, which are read in a thread of their own. */
+export class ImportHeadDto {
   @Id()
   id!: string;
 
   @Text({ max: 200 })
   name!: string;
 
-  @ApiProperty({ type: 'array', items: { type: 'object', additionalProperties: true } })
-  @IsArray({ message: 'is not a list' })
-  @ArrayMaxSize(MOST_ITEMS, { message: 'has too many exercises' })
-  exercises!: object[];
-
   @Parts(() => CollectionFieldsDto, 200)
   collections!: CollectionFieldsDto[];
+}
+
+export class ImportDto extends ImportHeadDto {
+  @ApiProperty({ type: 'array', items: { type: 'object', additionalProperties: true }, maxItems: MOST_ITEMS })
+  exercises!: object[];
 }
 
 export class ShelfImportDto {

@@ -7,10 +7,26 @@ import {
   type NoteScheme,
   type RuleChanges,
 } from '@soft-lark/core';
+import { applyDecorators } from '@nestjs/common';
 import { ApiProperty } from '@nestjs/swagger';
+import { ValidateBy } from 'class-validator';
 import { Choice, Formed, Named, Part, Parts, Text, Whole } from '../../common/index.ts';
+import { isCommonPassword } from '../common-passwords.ts';
 
-const EMAIL = /^[^\s@]{1,64}@[^\s@]{1,180}\.[^\s@]{2,24}$/;
+export const EMAIL = /^[^\s@]{1,64}@[^\s@]{1,180}\.[^\s@]{2,24}$/;
+
+/** A new password: long enough, and not one that is tried first. */
+export const Password = (): PropertyDecorator =>
+  applyDecorators(
+    Text({ min: 10, max: 200 }),
+    ValidateBy(
+      {
+        name: 'uncommon',
+        validator: { validate: (word: unknown) => !(typeof word === 'string' && isCommonPassword(word)) },
+      },
+      { message: 'is among the passwords that are tried first; take another' },
+    ),
+  );
 
 export class SignInDto {
   @Formed(EMAIL, 'is an e-mail address', { example: 'name@example.org' })
@@ -30,7 +46,7 @@ export class SignUpDto {
   @Formed(EMAIL, 'is an e-mail address', { example: 'name@example.org' })
   email!: string;
 
-  @Text({ min: 10, max: 200 })
+  @Password()
   password!: string;
 
   @Text({ max: 64 })
@@ -98,36 +114,6 @@ export class StudioDto extends StudioFieldsDto {
   version!: number;
 }
 
-export class NewPasswordDto {
-  @Text({ max: 200 })
-  current!: string;
-
-  @Text({ min: 10, max: 200 })
-  next!: string;
-}
-
-export class RecoveryDto {
-  @Formed(EMAIL, 'is an e-mail address', { example: 'name@example.org' })
-  email!: string;
-
-  @Text({ max: 40 })
-  code!: string;
-
-  @Text({ min: 10, max: 200 })
-  password!: string;
-}
-
-export class PasswordDto {
-  @Text({ max: 200 })
-  password!: string;
-}
-
-/** Codes that each open the account once, shown this one time. */
-export class RecoveryCodesDto {
-  @ApiProperty({ type: String, isArray: true })
-  codes!: string[];
-}
-
 /** Who is signed in, and the studio. */
 export class SessionDto {
   @ApiProperty()
@@ -161,4 +147,10 @@ export class SessionDto {
   /** Today in the studio's time zone. */
   @ApiProperty({ format: 'date' })
   today!: string;
+}
+
+/** Who is signed in, with codes that each open the account once, shown this one time. */
+export class SessionWithCodesDto extends SessionDto {
+  @ApiProperty({ type: String, isArray: true })
+  codes!: string[];
 }
