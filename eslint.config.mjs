@@ -1,4 +1,5 @@
 import hooks from 'eslint-plugin-react-hooks';
+import regexp from 'eslint-plugin-regexp';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
@@ -20,6 +21,11 @@ export default tseslint.config(
       'max-lines': ['error', { max: 300, skipBlankLines: true }],
       eqeqeq: 'error',
     },
+  },
+  {
+    // A text that does not fit must be refused as fast as one that does, or one typist holds everybody up.
+    plugins: { regexp },
+    rules: { 'regexp/no-super-linear-backtracking': 'error', 'regexp/no-super-linear-move': 'error' },
   },
   {
     files: ['server/src/**/*.ts'],

@@ -33,6 +33,7 @@ export type PatternErrorCode =
   | 'BAD_DEGREE'
   | 'BAD_DURATION'
   | 'BAD_GROUP'
+  | 'TOO_LONG'
   | 'TOO_MANY_EVENTS'
   | 'SPAN_TOO_WIDE'
   | 'BAD_SYLLABLES'

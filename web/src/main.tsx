@@ -4,25 +4,32 @@ import '@mantine/spotlight/styles.layer.css';
 import './theme/fonts.css';
 import './theme/tokens.css';
 import { MantineProvider } from '@mantine/core';
-import { Notifications } from '@mantine/notifications';
+import { Notifications, notifications } from '@mantine/notifications';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { I18nextProvider } from 'react-i18next';
 import { RouterProvider } from 'react-router';
 import { createQueryClient } from './api/query-client.ts';
+import { markSignedOut } from './api/signed-out.ts';
 import { createRouter } from './routes/router.tsx';
 import { text } from './text/i18n.ts';
+import { onPutAside } from './ui/device-store.ts';
 import { themeWith, tokensToMantine } from './theme/theme.ts';
 
 const theme = themeWith({ close: text.t('app.close') });
 const router = createRouter();
-const queries = createQueryClient(() => {
-  const { pathname, search } = window.location;
-  if (pathname !== '/enter') void router.navigate(`/enter?to=${encodeURIComponent(pathname + search)}`);
+const queries = createQueryClient(markSignedOut);
+
+onPutAside(() => {
+  notifications.show({ message: text.t('app.putAside'), color: 'honey', autoClose: false });
 });
 
 void import('./listening/recordings.ts').then(({ dropOldRecordings }) => dropOldRecordings(new Date()));
+
+// The shell of the application opens without the server, too; it is put by once the page has all it needs.
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js').catch(() => undefined));
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');

@@ -38,8 +38,9 @@ interface Command {
 
 const MODES: Readonly<Record<string, Mode>> = { '': 'major', m: 'minor', Dor: 'dorian', Mix: 'mixolydian' };
 const BEATS_A_WHOLE = 4;
-/** A line of music, not a header or a line of words, that has grace notes. */
-const GRACES = /^(?![A-Za-z]:).*\{.*$/gm;
+/** House choice: a tune of ten pages; what reads it takes longer than in proportion. Characters. */
+const LONGEST_TUNE = 24_000;
+const LONGEST_LINE = 2000;
 /** Shorter gaps come from the library's rounding to a millionth of a whole note. Beats. */
 const SHORTEST_REST = 1 / 1000;
 
@@ -47,9 +48,39 @@ function pitchClassOf({ root, acc }: NonNullable<Staff['key']>): number | undefi
   return Note.chroma(`${root}${acc === 'sharp' ? '#' : acc === 'flat' ? 'b' : acc}`);
 }
 
+/** The first tune of a file: up to the empty line that ends it. */
+function firstTune(text: string): string {
+  const lines = text.split(/\r?\n/);
+  const begins = lines.findIndex((line) => line.startsWith('X:'));
+  const ends = lines.findIndex((line, index) => index > Math.max(0, begins) && line.trim() === '');
+  return lines.slice(Math.max(0, begins), ends < 0 ? undefined : ends).join('\n');
+}
+
+function checkLength(tune: string): void {
+  if (tune.length <= LONGEST_TUNE && tune.split('\n').every((line) => line.length <= LONGEST_LINE)) return;
+  throw new FormatError(
+    'TOO_LARGE',
+    `The tune is longer than ${String(LONGEST_TUNE)} characters, or has a line of more than ${String(LONGEST_LINE)}.`,
+    'Cut it down to the bars you need.',
+  );
+}
+
+/** A line of music without its grace notes, which would be played out of the time of their neighbours. */
+function withoutGraces(line: string): string {
+  if (/^[A-Za-z]:/.test(line)) return line;
+  let kept = '';
+  let isGrace = false;
+  for (const sign of line) {
+    if (sign === '{') isGrace = true;
+    if (!isGrace) kept += sign;
+    if (sign === '}') isGrace = false;
+  }
+  return kept;
+}
+
 /** Plain words of a warning: the library marks the place with HTML. */
 function plain(warning: string): string {
-  return warning.replaceAll(/<[^>]*>/g, '').trim();
+  return warning.replaceAll(/<[^<>]*>/g, '').trim();
 }
 
 function gaps(commands: readonly Command[], elements: ReadonlyMap<number, Element>): readonly RawNote[] {
@@ -84,10 +115,11 @@ export function readAbc(text: string): Melody {
       'This is no ABC tune: it has no line “K:” with its key.',
       'Add K:C and try again.',
     );
-  // Grace notes would be played out of the time of their neighbours.
-  const plainNotes = text.replaceAll(GRACES, (line) => line.replaceAll(/\{[^}]*\}/g, ''));
-  const tunes = abcjs.parseOnly(plainNotes) as unknown as readonly Tune[];
-  const [tune] = tunes;
+  const written = firstTune(text);
+  checkLength(written);
+  const plainNotes = written.split('\n').map(withoutGraces).join('\n');
+  const [tune] = abcjs.parseOnly(plainNotes) as unknown as readonly Tune[];
+  const tunes = text.match(/^X:/gm)?.length ?? 1;
   if (!tune) throw new FormatError('NO_NOTES', 'There is no tune in the file.', 'Choose another file.');
   const staves = tune.lines.flatMap(({ staff }) => staff ?? []);
   const elements = new Map(
@@ -99,12 +131,13 @@ export function readAbc(text: string): Melody {
     .filter((track) => track.length > 0);
   const [voice] = tracks;
   if (!voice) throw new FormatError('NO_NOTES', 'There is no note in the tune.', 'Choose another file.');
-  const single = voice.filter(({ start }, index) => voice.findIndex((other) => other.start === start) === index);
+  const starts = new Set<number>();
+  const single = voice.filter(({ start }) => !starts.has(start) && starts.add(start));
   const dropped = [
-    ...(tunes.length > 1 ? [`Of ${String(tunes.length)} tunes only the first is kept.`] : []),
+    ...(tunes > 1 ? [`Of ${String(tunes)} tunes only the first is kept.`] : []),
     ...(tracks.length > 1 ? ['Only the first voice is kept.'] : []),
     ...(single.length < voice.length ? ['Of chords only the first note is kept.'] : []),
-    ...(plainNotes !== text ? ['Grace notes are left out.'] : []),
+    ...(plainNotes !== written ? ['Grace notes are left out.'] : []),
     ...(tune.warnings ?? []).map(plain),
   ];
   const key = staves[0]?.key;

@@ -22,6 +22,13 @@ const score = musicXmlOf(melodyOf(parsePattern('1 2 3'), 60, 'Three', 84));
 const BOMB = `<?xml version="1.0"?><!DOCTYPE a [<!ENTITY l "lol"><!ENTITY m "&l;&l;&l;">]><score-partwise>&m;</score-partwise>`;
 const OUTSIDE = `<?xml version="1.0"?><!DOCTYPE a [<!ENTITY f SYSTEM "file:///etc/passwd">]><score-partwise>&f;</score-partwise>`;
 
+/** A file of one note, its division as told. */
+function midiWithDivision(division: number): Uint8Array {
+  const bytes = Uint8Array.from(midiFileOf(melodyOf(parsePattern('1'), 60, 'One', 84)));
+  bytes.set([division >> 8, division & 255], 12);
+  return bytes;
+}
+
 test.each<[string, () => unknown, string]>([
   ['empty XML', () => readMusicXml(''), 'EMPTY_FILE'],
   ['XML cut off', () => readMusicXml(score.slice(0, 500)), 'BROKEN_FILE'],
@@ -39,6 +46,18 @@ test.each<[string, () => unknown, string]>([
     () => unpackMusicXml(zipSync({ 'score.xml': new Uint8Array(LARGEST_FILE + 1) }, { level: 9 })),
     'TOO_LARGE',
   ],
+  ['a note that never ends', () => readMusicXml(score.replace(/<duration>\d+</, '<duration>Infinity<')), 'BROKEN_FILE'],
+  ['a note of 1e308', () => readMusicXml(score.replace(/<duration>\d+</, '<duration>1e308<')), 'BROKEN_FILE'],
+  ['a pitch far off', () => readMusicXml(score.replace('<octave>', '<alter>1e9</alter><octave>')), 'BROKEN_FILE'],
+  ['XML 100,000 deep', () => readMusicXml(`<a>${'<a>'.repeat(1e5)}${'</a>'.repeat(1e5)}</a>`), 'BROKEN_FILE'],
+  [
+    'an archive that asks for a built-in by name',
+    () => unpackMusicXml(zipSync({ 'META-INF/container.xml': strToU8('<a full-path="constructor"/>') })),
+    'WRONG_KIND',
+  ],
+  ['a tune of 126 kB', () => readAbc(`X:1\nL:1/4\nK:C\n${'C D E F |\n'.repeat(12_600)}`), 'TOO_LARGE'],
+  ['a line of braces', () => readAbc(`X:1\nL:1/4\nK:C\n${'{'.repeat(1900)}\n`), 'NO_NOTES'],
+  ['MIDI with beats of no ticks', () => readMidiFile(midiWithDivision(0)), 'BROKEN_FILE'],
   ['empty ABC', () => readAbc('\n'), 'EMPTY_FILE'],
   ['text that is no tune', () => readAbc('Dear Ottoline,\nsee you on Friday.\n'), 'WRONG_KIND'],
   ['a tune of rests', () => readAbc('X:1\nT:Quiet\nL:1/4\nK:C\nz4|\n'), 'NO_NOTES'],

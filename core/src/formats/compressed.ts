@@ -34,9 +34,12 @@ function unpack(bytes: Uint8Array): Readonly<Record<string, Uint8Array>> {
  */
 export function unpackMusicXml(bytes: Uint8Array): string {
   const files = unpack(bytes);
-  const container = files[CONTAINER];
+  // An entry can bear any name, that of a built-in too.
+  const entry = (name: string): Uint8Array | undefined => (Object.hasOwn(files, name) ? files[name] : undefined);
+  const container = entry(CONTAINER);
   const named = container && /full-path="([^"]+)"/.exec(strFromU8(container))?.[1];
-  const score = files[named ?? ''] ?? files[Object.keys(files).find((name) => /^[^/]+\.(music)?xml$/.test(name)) ?? ''];
+  const score =
+    entry(named ?? '') ?? entry(Object.keys(files).find((name) => /^[^/]+\.(?:music)?xml$/.test(name)) ?? '');
   if (!score)
     throw new FormatError('WRONG_KIND', 'There is no score in the compressed file.', 'Choose a MusicXML file.');
   return strFromU8(score);

@@ -61,7 +61,12 @@ function carried(pattern: Pattern, isMidi: boolean): Pattern {
   return parsePattern(text, { mode: pattern.mode });
 }
 
-const trimmed = (text: string): string => text.replace(/^(r(:\S+)? )+/, '').replace(/( r(:\S+)?)+$/, '');
+const trimmed = (text: string): string => {
+  const tokens = text.split(' ');
+  const sounds = (token: string): boolean => !token.startsWith('r');
+  const last = tokens.length - [...tokens].reverse().findIndex(sounds);
+  return tokens.slice(tokens.findIndex(sounds), last).join(' ');
+};
 /** Neighbouring rests are one silence in every format. */
 const silence = (text: string): string => {
   const tokens = text.split(' ');

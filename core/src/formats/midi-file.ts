@@ -14,6 +14,8 @@ const GRID = 12;
 /** The finest denominator a file is taken by its word for; beyond it the lengths were played, not written. */
 const FINEST_WRITTEN = 32n;
 const VELOCITY = 90;
+/** House choice: an hour of a whole orchestra. */
+const MOST_EVENTS = 200_000;
 const MICROSECONDS_A_MINUTE = 60_000_000;
 
 /** A glide has no written form in MIDI: two notes of half its length each. */
@@ -179,7 +181,10 @@ function parse(bytes: Uint8Array): MidiData {
   const isSound = data.tracks.every((track) =>
     track.every(({ deltaTime }) => Number.isFinite(deltaTime) && deltaTime >= 0),
   );
-  if (!isSound || data.tracks.length < data.header.numTracks) throw broken();
+  const events = data.tracks.reduce((sum, track) => sum + track.length, 0);
+  if (events > MOST_EVENTS)
+    throw new FormatError('TOO_LARGE', `The file has ${String(events)} events.`, 'Cut it down to the bars you need.');
+  if (!isSound || data.header.ticksPerBeat === 0 || data.tracks.length < data.header.numTracks) throw broken();
   return data;
 }
 

@@ -20,6 +20,9 @@ const MODES: Readonly<Record<string, Mode>> = {
   mixolydian: 'mixolydian',
 };
 
+/** House choice: a score is nested a dozen deep. */
+const MOST_NESTED = 64;
+
 function nameOf(element: Element): string {
   return Object.keys(element).find((key) => key !== ':@') ?? '';
 }
@@ -56,6 +59,15 @@ function parse(text: string): readonly Element[] {
     );
   try {
     SyntaxValidator.validate(text, { allowBooleanAttributes: true });
+    return new XMLParser({
+      preserveOrder: true,
+      ignoreAttributes: false,
+      attributeNamePrefix: '@',
+      parseTagValue: false,
+      processEntities: true,
+      htmlEntities: false,
+      maxNestedTags: MOST_NESTED,
+    }).parse(text) as readonly Element[];
   } catch (cause) {
     const line = cause instanceof Error && 'line' in cause ? ` in line ${String(cause.line)}` : '';
     const reason = cause instanceof Error ? cause.message : 'it is cut off.';
@@ -65,14 +77,6 @@ function parse(text: string): readonly Element[] {
       'Export it again; it may have been cut off.',
     );
   }
-  return new XMLParser({
-    preserveOrder: true,
-    ignoreAttributes: false,
-    attributeNamePrefix: '@',
-    parseTagValue: false,
-    processEntities: true,
-    htmlEntities: false,
-  }).parse(text) as readonly Element[];
 }
 
 function midiOf(note: Element): number | null {

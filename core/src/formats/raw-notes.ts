@@ -1,3 +1,4 @@
+import { FormatError } from '../errors.ts';
 import { nearestFraction, toBeats } from '../pattern/index.ts';
 import type { MelodyEvent } from '../song/index.ts';
 
@@ -20,8 +21,44 @@ function eventOf({ midi, to, beats, syllable, continues }: RawNote): MelodyEvent
   };
 }
 
-/** Tied notes become one, a slide with the note it arrives at becomes a glide; a note without a syllable goes on. */
+/** House choice: an hour of quick notes, and notes as long as no breath. */
+const MOST_NOTES = 20_000;
+const LONGEST_BEATS = 10_000;
+const SHORTEST_BEATS = 1 / 10_000;
+
+/**
+ * Refuses what no voice could sing, before anything is reckoned with it.
+ *
+ * @throws FormatError `TOO_LARGE`, `BROKEN_FILE`
+ */
+function checkNotes(notes: readonly RawNote[]): void {
+  if (notes.length > MOST_NOTES)
+    throw new FormatError(
+      'TOO_LARGE',
+      `The tune has ${String(notes.length)} notes; ${String(MOST_NOTES)} are the most that are read.`,
+      'Cut it down to the bars you need.',
+    );
+  const isPitch = (midi: number | undefined): boolean =>
+    midi === undefined || (Number.isInteger(midi) && midi >= 0 && midi <= 127);
+  const wrong = notes.find(({ midi, beats }) => !isPitch(midi) || !(beats >= SHORTEST_BEATS && beats <= LONGEST_BEATS));
+  if (!wrong) return;
+  const { midi, beats } = wrong;
+  throw new FormatError(
+    'BROKEN_FILE',
+    isPitch(midi)
+      ? `A note of the file lasts ${String(beats)} beats.`
+      : `A note of the file is number ${String(midi)}, which is no pitch that is sung.`,
+    'Open it in the program it was made with, and export it again.',
+  );
+}
+
+/**
+ * Tied notes become one, a slide with the note it arrives at becomes a glide; a note without a syllable goes on.
+ *
+ * @throws FormatError `TOO_LARGE`, `BROKEN_FILE` for what no voice could sing
+ */
 export function closeTies(notes: readonly RawNote[]): readonly MelodyEvent[] {
+  checkNotes(notes);
   const hasWords = notes.some(({ syllable }) => syllable !== undefined);
   const joined: RawNote[] = [];
   for (const note of notes) {

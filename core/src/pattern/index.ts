@@ -1,4 +1,5 @@
 export { formatPattern } from './format-pattern.ts';
+export { LONGEST_TEXT } from './longest-text.ts';
 export { markPattern } from './mark-pattern.ts';
 export { MODES } from './modes.data.ts';
 export { narrowPattern } from './narrow-pattern.ts';

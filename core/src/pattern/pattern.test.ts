@@ -88,6 +88,9 @@ describe('parsePattern', () => {
     ['1 ((1 2 3)x32)x32', 'TOO_MANY_EVENTS', 2],
     ['('.repeat(20_000), 'BAD_GROUP', 19_999],
     ['9'.repeat(20_000), 'BAD_DEGREE', 0],
+    ['1 '.repeat(10_001), 'TOO_LONG', 20_000],
+    [`${"1'~".repeat(6000)}x`, 'BAD_TOKEN', 0],
+    [`${'#b'.repeat(9000)}x`, 'BAD_TOKEN', 0],
   ])('refuses %.40p with %s at %p', (text, code, position) => {
     const error = errorOf(text);
     expect([error.code, error.position]).toEqual([code, position]);

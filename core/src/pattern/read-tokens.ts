@@ -1,4 +1,5 @@
 import { PatternError } from '../errors.ts';
+import { LONGEST_TEXT } from './longest-text.ts';
 import { fraction, ONE, times, toBeats, type Fraction } from './beats.ts';
 import { degreeSemitones } from './degree.ts';
 import type { Mode } from './pattern.types.ts';
@@ -15,8 +16,9 @@ const MOST_TIMES = 32;
 const LONGEST_BEATS = 1_000_000;
 
 const DURATION = '(?::(\\d{1,15})(?:/(\\d{1,15}))?)?';
-const PITCH = "[#b]*(?:1[0-5]|[1-9])(?:'*|,*)";
-const PITCH_PARTS = /^([#b]*)(\d+)('*|,*)$/;
+// Every part of these is taken in one way only, so that a text that does not fit is refused as fast as one that does.
+const PITCH = "[#b]*(?:1[0-5]|[1-9])(?:'+|,+)?";
+const PITCH_PARTS = /^([#b]*)(\d+)('+|,+)?$/;
 const NOTE_OR_GLIDE = new RegExp(`^(${PITCH}(?:~${PITCH})*)${DURATION}$`);
 const REST = new RegExp(`^r${DURATION}$`);
 const GROUP_TAIL = new RegExp(`^(?:x(\\d{1,3}))?${DURATION}$`);
@@ -140,6 +142,14 @@ function checkLengths(tokens: readonly ReadToken[]): void {
  * @throws PatternError with the position of the offending token
  */
 export function readTokens(text: string, mode: Mode): readonly ReadToken[] {
+  if (text.length > LONGEST_TEXT) {
+    throw new PatternError(
+      'TOO_LONG',
+      LONGEST_TEXT,
+      `The pattern is ${String(text.length)} characters long.`,
+      `at most ${String(LONGEST_TEXT)} characters; a group such as (1 2 3)x4 says much in little`,
+    );
+  }
   const outer: OpenGroup = { position: 0, tokens: [] };
   const open: OpenGroup[] = [outer];
   let at = 0;

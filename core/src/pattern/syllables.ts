@@ -1,4 +1,5 @@
 import { PatternError } from '../errors.ts';
+import { LONGEST_TEXT } from './longest-text.ts';
 
 /** What one sounding token sings; `continues` where the syllable began before. */
 export interface SungSyllable {
@@ -40,6 +41,12 @@ function checkWritten({ text, position }: WrittenSyllable, index: number, isLast
  * @example readSyllables('nay*', 2) // nay, nay
  */
 export function readSyllables(line: string, count: number): readonly SungSyllable[] {
+  if (line.length > LONGEST_TEXT)
+    refuse(
+      LONGEST_TEXT,
+      `The syllables are ${String(line.length)} characters long.`,
+      `at most ${String(LONGEST_TEXT)} characters`,
+    );
   const written = [...line.matchAll(/\S+/g)].map((match): WrittenSyllable => ({
     text: match[0],
     position: match.index,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { STAGES } from '../limits/index.ts';
-import { MARK_KINDS, MODES, type Mode } from '../pattern/index.ts';
+import { LONGEST_TEXT, MARK_KINDS, MODES, type Mode } from '../pattern/index.ts';
 import { NOISES } from './noises.data.ts';
 import { PULLS } from './pulls.data.ts';
 import { CAUTIONS, STYLES, VOICE_TYPES } from '../voice/index.ts';
@@ -8,6 +8,10 @@ import { CAUTIONS, STYLES, VOICE_TYPES } from '../voice/index.ts';
 const whole = z.int().min(1);
 const seconds = z.number().positive().max(900);
 const words = z.string().min(2).max(240);
+/** An id, a goal, a piece of kit. */
+const name = z.string().max(120);
+/** A pattern, or the syllables under it. */
+const sung = z.string().min(1).max(LONGEST_TEXT);
 const modes = Object.keys(MODES) as [Mode, ...Mode[]];
 
 /** What can stand in the way of an exercise. */
@@ -39,16 +43,13 @@ const mark = z.strictObject({
 
 const patternWork = z.strictObject({
   kind: z.literal('pattern'),
-  pattern: z.string().min(1),
+  pattern: sung,
   mode: z.enum(modes).default('major'),
-  syllables: z.string().min(1),
+  syllables: sung,
   /** Other sets of syllables to choose from. */
-  syllableSets: z.array(z.string().min(1)).default([]),
+  syllableSets: z.array(sung).max(20).default([]),
   /** Syllables that change with the height of the key. */
-  syllablesAt: z
-    .strictObject({ low: z.string().min(1), bridge: z.string().min(1), above: z.string().min(1) })
-    .partial()
-    .default({}),
+  syllablesAt: z.strictObject({ low: sung, bridge: sung, above: sung }).partial().default({}),
   marks: z.array(mark).default([]),
   /** Beats per minute. */
   tempo: z
@@ -73,7 +74,7 @@ const sirenWork = z.strictObject({
   repeats: whole,
   secondsEach: seconds,
   restSeconds: z.number().min(0).max(60).default(2),
-  syllables: z.string().min(1),
+  syllables: sung,
 });
 
 const breathWork = z.strictObject({
@@ -89,7 +90,7 @@ const breathWork = z.strictObject({
     })
     .optional(),
   bursts: z.strictObject({ repeats: whole, secondsEach: seconds, restSeconds: z.number().min(0) }).optional(),
-  syllables: z.string().optional(),
+  syllables: sung.optional(),
 });
 
 const timedWork = z.strictObject({ kind: z.literal('timed'), seconds, prompts: z.array(words).min(1) });
@@ -107,7 +108,7 @@ const cue = z.strictObject({
   text: words,
   at: z.enum(['always', 'low', 'bridge', 'above', 'top', 'last']).default('always'),
   /** Shown only where the approach agrees, as question=choice. */
-  approach: z.string().optional(),
+  approach: name.optional(),
 });
 
 const remedy = z.strictObject({ kind: z.enum(['cue', 'tempo', 'relative', 'lower-key', 'rest']), text: words });
@@ -124,14 +125,14 @@ const watchFor = z.strictObject({
 });
 
 const relative = z.strictObject({
-  id: z.string(),
+  id: name,
   as: z.enum(['easier', 'shorter', 'instead']),
   when: z.enum(OBSTACLES).optional(),
 });
 
 /** An exercise of the shelf: everything the core reads is data, the prose is for people. */
 export const exerciseSchema = z.strictObject({
-  id: z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/),
+  id: name.regex(/^[a-z0-9]+(-[a-z0-9]+)*$/),
   name: words,
   /** For pictures, where there is little room. */
   shortName: z.string().min(2).max(14),
@@ -146,12 +147,12 @@ export const exerciseSchema = z.strictObject({
   /** Empty means all. */
   styles: z.array(z.enum(STYLES)).default([]),
   voices: z.array(z.enum(VOICE_TYPES)).default([]),
-  goals: z.array(z.string()).default([]),
-  needs: z.array(z.string()).default([]),
+  goals: z.array(name).max(60).default([]),
+  needs: z.array(name).max(60).default([]),
   noise: z.enum(NOISES).default('normal'),
-  kit: z.array(z.string()).default([]),
+  kit: z.array(name).max(60).default([]),
   /** The ways it pulls, as question=choice; two that pull opposite ways do not belong in one session. */
-  pulls: z.array(z.string().refine((pull) => PULLS.includes(pull), 'is not a way an exercise pulls')).default([]),
+  pulls: z.array(name.refine((pull) => PULLS.includes(pull), 'is not a way an exercise pulls')).default([]),
   why: z.string().max(240).default(''),
   work: z.discriminatedUnion('kind', [patternWork, sirenWork, breathWork, timedWork, spokenWork]),
   cues: z.array(cue).max(40).default([]),
@@ -171,7 +172,7 @@ export const exerciseSchema = z.strictObject({
   /** The teacher opts in before it is ever drafted: breath holds, grit. */
   optIn: z.boolean().default(false),
   /** The shipped exercise it was copied from. */
-  copyOf: z.string().optional(),
+  copyOf: name.optional(),
 });
 
 /** An exercise as it is written in a data file; what is left out takes its usual value. */

@@ -9,7 +9,7 @@ import {
   type Condition,
   type Mark,
 } from '@soft-lark/core';
-import type { EntityManager, QueryDeepPartialEntity } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { notFound, Problem } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
@@ -184,12 +184,8 @@ export class RunsService {
       const keys = await this.scope.of(RunKey, studioId, manager).find({ where: { runId: id } });
       const digest = runDigest(run.plan.steps, keys.map(keyView), isNewer ? sent.stops : run.stops);
       const exercises = [...new Set(digest.workedOn.map(({ exerciseId }) => exerciseId))].sort();
-      await runs.update({ id }, {
-        ...(isNewer && this.changing(sent)),
-        ...digest,
-        marks: [...digest.marks],
-        exercises,
-      } as QueryDeepPartialEntity<Run>);
+      const change = { ...(isNewer && this.changing(sent)), ...digest, marks: [...digest.marks], exercises };
+      await runs.update({ id }, change);
     });
     return this.get(studioId, id);
   }

@@ -43,15 +43,13 @@ export function closeSession(request: Request): Promise<void> {
 export function keepSession(): RequestHandler {
   return (request: Request, _response: Response, next: NextFunction) => {
     const { session } = request;
-    if (!session.signedIn) return next();
-    const now = Date.now();
-    const ago = (instant: string | undefined): number => now - (instant === undefined ? 0 : Date.parse(instant));
-    session.openedAt ??= new Date(now).toISOString();
-    if (ago(session.openedAt) > LONGEST) {
-      delete session.signedIn;
-      return next();
+    if (session.signedIn) {
+      const now = Date.now();
+      const ago = (instant: string | undefined): number => now - (instant === undefined ? 0 : Date.parse(instant));
+      session.openedAt ??= new Date(now).toISOString();
+      if (ago(session.openedAt) > LONGEST) delete session.signedIn;
+      else if (Math.abs(ago(session.seenAt)) > HOUR) session.seenAt = new Date(now).toISOString();
     }
-    if (Math.abs(ago(session.seenAt)) > HOUR) session.seenAt = new Date(now).toISOString();
     next();
   };
 }

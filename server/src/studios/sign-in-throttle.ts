@@ -45,7 +45,7 @@ export const SIGN_IN_THROTTLERS: ThrottlerOptions[] = [
     name: 'address-and-account',
     limit: tries,
     ttl: MINUTE,
-    getTracker: (request) => {
+    getTracker: (request: Record<string, unknown>): string => {
       const call = request as unknown as Request;
       return `${addressOf(call)} ${accountOf(call) ?? ''}`;
     },

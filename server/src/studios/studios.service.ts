@@ -101,6 +101,7 @@ export class StudiosService {
       throw new Problem(401, 'SIGNED_OUT', 'This account is not there any more.', { remedy: 'Sign in again.' });
     const { name: studioName, timeZone, isDemo, approach, rules, noteNaming, readyQuestions } = studio;
     return {
+      studioId,
       name: account.name,
       studioName,
       timeZone,

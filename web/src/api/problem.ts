@@ -18,7 +18,12 @@ export class ApiProblem extends Error {
   }
 }
 
-/** The server could not be reached, or cannot reach its database: worth trying again. */
-export function isAway(error: unknown): boolean {
-  return error instanceof ApiProblem ? error.status >= 502 : error instanceof TypeError;
+/** What may pass by itself: the server not reached, its database away or full, or a fault nobody foresaw. */
+export function mayPass(error: unknown): boolean {
+  return error instanceof ApiProblem ? error.status >= 500 : error instanceof TypeError;
+}
+
+/** The session has ended; what was asked for waits until somebody signs in again. */
+export function isSignedOut(error: unknown): boolean {
+  return error instanceof ApiProblem && error.code === 'SIGNED_OUT';
 }

@@ -1,28 +1,25 @@
 import { MutationCache, QueryCache, QueryClient } from '@tanstack/react-query';
-import { ApiProblem, isAway } from './problem.ts';
+import { ApiProblem, isSignedOut, mayPass } from './problem.ts';
 
 const TRY_AGAIN_AFTER = 2500;
+/** A server that is away comes back; a fault that stays is shown after so many tries. */
+const TRIES_AWAY = 200;
+const TRIES_AT_FAULT = 4;
 
-/** Server data stays here. A server that is away is asked again; a refusal is not. */
+function isWorthAnotherTry(count: number, error: unknown): boolean {
+  const isFault = error instanceof ApiProblem && error.status === 500;
+  return mayPass(error) && count < (isFault ? TRIES_AT_FAULT : TRIES_AWAY);
+}
+
+/** Server data stays here. What may pass is asked again; a refusal is not. */
 export function createQueryClient(onSignedOut: () => void): QueryClient {
   const onError = (error: unknown): void => {
-    if (error instanceof ApiProblem && error.code === 'SIGNED_OUT') onSignedOut();
+    if (isSignedOut(error)) onSignedOut();
   };
+  const usual = { networkMode: 'always' as const, retry: isWorthAnotherTry, retryDelay: TRY_AGAIN_AFTER };
   return new QueryClient({
     queryCache: new QueryCache({ onError }),
     mutationCache: new MutationCache({ onError }),
-    defaultOptions: {
-      queries: {
-        staleTime: 15_000,
-        networkMode: 'always',
-        retry: (count, error) => isAway(error) && count < 200,
-        retryDelay: TRY_AGAIN_AFTER,
-      },
-      mutations: {
-        networkMode: 'always',
-        retry: (count, error) => isAway(error) && count < 200,
-        retryDelay: TRY_AGAIN_AFTER,
-      },
-    },
+    defaultOptions: { queries: { ...usual, staleTime: 15_000 }, mutations: usual },
   });
 }

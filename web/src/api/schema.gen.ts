@@ -116,6 +116,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Sessions_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sessions/{sessionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["Sessions_end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/students": {
         parameters: {
             query?: never;
@@ -715,7 +747,9 @@ export interface components {
             text: string;
             goal: string;
         };
-        SessionDto: {
+        SessionWithCodesDto: {
+            /** Format: uuid */
+            studioId: string;
             name: string;
             studioName: string;
             timeZone: string;
@@ -732,11 +766,32 @@ export interface components {
             fixedNow: string | null;
             /** Format: date */
             today: string;
+            codes: string[];
         };
         SignInDto: {
             /** @example name@example.org */
             email: string;
             password: string;
+        };
+        SessionDto: {
+            /** Format: uuid */
+            studioId: string;
+            name: string;
+            studioName: string;
+            timeZone: string;
+            isDemo: boolean;
+            approach: {
+                [key: string]: string;
+            };
+            rules: {
+                [key: string]: number;
+            };
+            noteNaming: components["schemas"]["NoteNamingDto"];
+            readyQuestions: components["schemas"]["ReadyQuestionDto"][];
+            /** Format: date-time */
+            fixedNow: string | null;
+            /** Format: date */
+            today: string;
         };
         StudioDto: {
             name: string;
@@ -758,14 +813,23 @@ export interface components {
         RecoveryCodesDto: {
             codes: string[];
         };
+        PasswordDto: {
+            password: string;
+        };
         RecoveryDto: {
             /** @example name@example.org */
             email: string;
             code: string;
             password: string;
         };
-        PasswordDto: {
-            password: string;
+        OpenSessionDto: {
+            id: string;
+            /** Format: date-time */
+            openedAt: string | null;
+            /** Format: date-time */
+            seenAt: string | null;
+            device: string;
+            isThis: boolean;
         };
         BridgeDto: {
             low: number;
@@ -875,10 +939,10 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
+            collections: components["schemas"]["CollectionFieldsDto"][];
             exercises: {
                 [key: string]: unknown;
             }[];
-            collections: components["schemas"]["CollectionFieldsDto"][];
         };
         ChangedExerciseDto: {
             version: number;
@@ -1295,7 +1359,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionDto"];
+                    "application/json": components["schemas"]["SessionWithCodesDto"];
                 };
             };
         };
@@ -1414,11 +1478,13 @@ export interface operations {
             };
         };
         responses: {
-            204: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["RecoveryCodesDto"];
+                };
             };
         };
     };
@@ -1429,7 +1495,11 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordDto"];
+            };
+        };
         responses: {
             201: {
                 headers: {
@@ -1459,7 +1529,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionDto"];
+                    "application/json": components["schemas"]["SessionWithCodesDto"];
                 };
             };
         };
@@ -1476,6 +1546,44 @@ export interface operations {
                 "application/json": components["schemas"]["PasswordDto"];
             };
         };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    Sessions_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenSessionDto"][];
+                };
+            };
+        };
+    };
+    Sessions_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sessionId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             204: {
                 headers: {

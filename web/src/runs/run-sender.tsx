@@ -1,8 +1,9 @@
 import { notifications } from '@mantine/notifications';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { ApiProblem, isAway } from '../api/problem.ts';
+import { isSignedOut, mayPass } from '../api/problem.ts';
 import { sendRun } from '../api/runs.queries.ts';
+import { markSignedOut } from '../api/signed-out.ts';
 import { sendable, sentRun, useKeptRuns } from './run-store.ts';
 
 const TRY_AGAIN_MS = 2500;
@@ -33,7 +34,8 @@ export function RunSender(): null {
       })
       .catch((error: unknown) => {
         isBusy.current = false;
-        const canWait = isAway(error) || (error instanceof ApiProblem && error.code === 'SIGNED_OUT');
+        if (isSignedOut(error)) markSignedOut();
+        const canWait = mayPass(error) || isSignedOut(error);
         if (!canWait) {
           setRefused((known) => new Set([...known, `${id}@${String(revision)}`]));
           notifications.show({ message: error instanceof Error ? error.message : String(error), color: 'brick' });

@@ -39,7 +39,8 @@ function freshRun(id: string): KeptRun {
   };
 }
 
-const kept = (): KeptRun[] => JSON.parse(localStorage.getItem('soft-lark.runs') ?? '[]') as KeptRun[];
+const kept = (): KeptRun[] =>
+  (JSON.parse(localStorage.getItem('soft-lark.runs') ?? '{"runs":[]}') as { runs: KeptRun[] }).runs;
 const runOf = (id: string): KeptRun | undefined => kept().find((run) => run.id === id);
 
 beforeEach(() => {
@@ -138,4 +139,33 @@ test('whatever is pressed and whichever answers are lost, every key sung is in w
     }),
     { numRuns: 200 },
   );
+});
+
+describe('what else may stand where runs are kept', () => {
+  const KEY = 'soft-lark.runs';
+
+  test('runs of before there was a schema are read', () => {
+    const before = JSON.stringify(kept());
+    localStorage.setItem(KEY, before);
+    actOnRun('a', { type: 'next', id: 'k1' }, NOW);
+    expect([runOf('a')?.revision, JSON.parse(localStorage.getItem(KEY) ?? '')]).toMatchObject([2, { schema: 1 }]);
+  });
+
+  test.each(['{', 'null', '[1]', '{"schema":7,"runs":[]}', '[{"id":"a"}]', '"x"'])('%s is put aside, whole', (text) => {
+    localStorage.setItem(KEY, text);
+    keepRun(freshRun('b'));
+    expect(kept().map(({ id }) => id)).toEqual(['b']);
+    expect(localStorage.getItem(`${KEY}.aside`)).toBe(text);
+  });
+
+  test('a device that takes nothing more keeps the run in memory', () => {
+    const full = jest.spyOn(localStorage, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    actOnRun('a', { type: 'next', id: 'k1' }, NOW);
+    actOnRun('a', { type: 'next', id: 'k2' }, NOW);
+    full.mockRestore();
+    actOnRun('a', { type: 'next', id: 'k3' }, NOW);
+    expect(runOf('a')?.revision).toBe(4);
+  });
 });

@@ -1,6 +1,7 @@
 import { conduct, type Condition, type RunAction, type RunState } from '@soft-lark/core';
 import { useSyncExternalStore } from 'react';
 import type { SentRun } from '../api/runs.queries.ts';
+import { isRecord, keepOnDevice, readDevice, readParsed } from '../ui/device-store.ts';
 
 /** A run as this device has it. It stays here until the server has all of it. */
 export interface KeptRun {
@@ -22,17 +23,41 @@ export interface KeptRun {
 }
 
 const KEY = 'soft-lark.runs';
+/** Schema 0 was the bare list of runs. */
+const SCHEMA = 1;
+const NONE: readonly KeptRun[] = [];
 const listeners = new Set<() => void>();
-let cache: { readonly text: string | null; readonly runs: readonly KeptRun[] } = { text: null, runs: [] };
+let cache: { readonly text: string | null; readonly runs: readonly KeptRun[] } = { text: null, runs: NONE };
+
+const TEXTS = ['id', 'studentId', 'routineId', 'routineName', 'startedAt', 'note'] as const;
+
+/** Whether this is a run as this page writes it; what another program left there is not. */
+function isRun(value: unknown): value is KeptRun {
+  if (!isRecord(value) || !isRecord(value['state'])) return false;
+  const { steps, sung, stops, stepIndex } = value['state'];
+  return (
+    TEXTS.every((name) => typeof value[name] === 'string') &&
+    [steps, sung, stops, value['plan'], value['conditions']].every(Array.isArray) &&
+    [stepIndex, value['revision'], value['sentRevision']].every(Number.isInteger)
+  );
+}
+
+function readRuns(value: unknown): readonly KeptRun[] | null {
+  const runs: unknown = isRecord(value) && value['schema'] === SCHEMA ? value['runs'] : value;
+  return Array.isArray(runs) && runs.every(isRun) ? runs : null;
+}
 
 function read(): readonly KeptRun[] {
-  const text = localStorage.getItem(KEY);
-  if (text !== cache.text) cache = { text, runs: text === null ? [] : (JSON.parse(text) as KeptRun[]) };
+  const text = readDevice(KEY);
+  if (text !== cache.text) {
+    const runs = readParsed(KEY, readRuns) ?? NONE;
+    cache = { text: readDevice(KEY), runs };
+  }
   return cache.runs;
 }
 
 function write(runs: readonly KeptRun[]): void {
-  localStorage.setItem(KEY, JSON.stringify(runs));
+  keepOnDevice(KEY, JSON.stringify({ schema: SCHEMA, runs }));
   for (const listener of listeners) listener();
 }
 

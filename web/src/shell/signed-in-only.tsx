@@ -2,11 +2,13 @@ import { Container } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
-import { ApiProblem } from '../api/problem.ts';
+import { isSignedOut, mayPass } from '../api/problem.ts';
 import { sessionQuery } from '../api/session.queries.ts';
 import { RunSender } from '../runs/run-sender.tsx';
 import { Failure } from '../ui/failure.tsx';
 import { Shape } from '../ui/shape.tsx';
+import { AwayPlace } from './away-place.tsx';
+import { TroubleLines } from './trouble-lines.tsx';
 
 /** Shows what is inside to a signed-in teacher; others are asked to sign in and come back here. */
 export function SignedInOnly(): ReactElement {
@@ -16,13 +18,16 @@ export function SignedInOnly(): ReactElement {
     return (
       <>
         <RunSender />
+        <TroubleLines />
         <Outlet key={JSON.stringify(session.data.noteNaming)} />
       </>
     );
   }
-  if (session.error instanceof ApiProblem && session.error.code === 'SIGNED_OUT') {
+  if (isSignedOut(session.error)) {
     return <Navigate to={`/enter?to=${encodeURIComponent(pathname + search)}`} replace />;
   }
+  if (mayPass(session.failureReason) && session.failureCount > 0)
+    return <AwayPlace onRetry={() => void session.refetch()} />;
   return (
     <Container size="lg">
       {session.error ? <Failure error={session.error} onRetry={() => void session.refetch()} /> : <Shape />}

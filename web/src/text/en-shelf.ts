@@ -292,6 +292,7 @@ export const shelf = {
     choose: 'Choose a file',
     reading: 'Reading the file',
     tooLarge: 'The file is larger than 10 MiB.',
+    tooSlow: 'The file took longer than twenty seconds to read, and was let go.',
     cutDown: 'Cut it down to what you need.',
     preview: 'What the file holds',
     tune: 'The tune in the file',

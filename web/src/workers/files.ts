@@ -8,24 +8,33 @@ function start(): Worker {
   return new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });
 }
 
-/** A file that is being read; `stop` ends it at once. */
+/** A file that is being read; `stop` ends it at once, and `opened` is then null. */
 export interface Opening {
-  readonly opened: Promise<OpenedFile>;
+  readonly opened: Promise<OpenedFile | 'too-slow' | null>;
   readonly stop: () => void;
 }
+
+/** House choice: what is not read by then is no tune and no shelf. */
+const LONGEST_MS = 20_000;
 
 /** Reads a file beside the page; whatever it holds, the page stays free. */
 export function openFile(bytes: Uint8Array, onProgress: (share: number) => void): Opening {
   const worker = start();
-  const opened = wrap<FilesWorker>(worker)
-    .open(bytes, proxy(onProgress))
-    .finally(() => {
-      worker.terminate();
-    });
+  let end: (answer: 'too-slow' | null) => void = () => undefined;
+  const ended = new Promise<'too-slow' | null>((resolve) => {
+    end = resolve;
+  });
+  const timer = setTimeout(() => {
+    end('too-slow');
+  }, LONGEST_MS);
+  const opened = Promise.race([wrap<FilesWorker>(worker).open(bytes, proxy(onProgress)), ended]).finally(() => {
+    clearTimeout(timer);
+    worker.terminate();
+  });
   return {
     opened,
     stop: () => {
-      worker.terminate();
+      end(null);
     },
   };
 }

@@ -116,6 +116,9 @@ export class StudioDto extends StudioFieldsDto {
 
 /** Who is signed in, and the studio. */
 export class SessionDto {
+  @ApiProperty({ type: String, format: 'uuid' })
+  studioId!: string;
+
   @ApiProperty()
   name!: string;
 

@@ -1,3 +1,4 @@
+import { dropFromDevice, isRecord, keepOnDevice, readParsed } from '../../ui/device-store.ts';
 import type { EditedRoutine } from './bench.reducer.ts';
 
 /** An edit that the server does not have yet, kept on this device, with the version it was made on. */
@@ -8,17 +9,26 @@ export interface KeptDraft {
   readonly base: EditedRoutine;
 }
 
-const keyOf = (routineId: string): string => `soft-lark.draft.${routineId}`;
+const PREFIX = 'soft-lark.draft.';
+const keyOf = (routineId: string): string => PREFIX + routineId;
+
+function isRoutine(value: unknown): boolean {
+  return isRecord(value) && typeof value['name'] === 'string' && Array.isArray(value['steps']);
+}
+
+function readDraft(value: unknown): KeptDraft | null {
+  if (!isRecord(value) || !Number.isInteger(value['version'])) return null;
+  return isRoutine(value['routine']) && isRoutine(value['base']) ? (value as unknown as KeptDraft) : null;
+}
 
 export function keepDraft(routineId: string, draft: KeptDraft): void {
-  localStorage.setItem(keyOf(routineId), JSON.stringify(draft));
+  keepOnDevice(keyOf(routineId), JSON.stringify(draft));
 }
 
 export function dropDraft(routineId: string): void {
-  localStorage.removeItem(keyOf(routineId));
+  dropFromDevice(keyOf(routineId));
 }
 
 export function keptDraft(routineId: string): KeptDraft | null {
-  const kept = localStorage.getItem(keyOf(routineId));
-  return kept === null ? null : (JSON.parse(kept) as KeptDraft);
+  return readParsed(keyOf(routineId), readDraft);
 }

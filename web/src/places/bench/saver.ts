@@ -1,4 +1,5 @@
-import { ApiProblem, isAway } from '../../api/problem.ts';
+import { ApiProblem, isSignedOut, mayPass } from '../../api/problem.ts';
+import { markSignedOut } from '../../api/signed-out.ts';
 
 /** How an edited thing stands towards what the server has. */
 export type SaveState<T> =
@@ -49,7 +50,8 @@ export function createSaver<E, T extends { readonly version: number }>({
 
   const failed = (error: unknown, unsent: { readonly value: E }): void => {
     pending ??= unsent;
-    if (isAway(error)) {
+    if (mayPass(error) || isSignedOut(error)) {
+      if (isSignedOut(error)) markSignedOut();
       onState({ kind: 'away', version });
       later(TRY_AGAIN_MS);
     } else if (error instanceof ApiProblem && error.code === 'STALE_WRITE') {

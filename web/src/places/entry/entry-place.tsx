@@ -3,7 +3,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
-import { openDemo, sessionQuery, type Session } from '../../api/session.queries.ts';
+import { openDemo, sessionQuery, type Session, type SessionWithCodes } from '../../api/session.queries.ts';
+import { markSignedIn } from '../../api/signed-out.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { NewCodes } from './new-codes.tsx';
 import { RecoverForm } from './recover-form.tsx';
@@ -21,13 +22,14 @@ export function EntryPlace(): ReactElement {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const [address] = useSearchParams();
-  const enter = (session: Session): void => {
+  const enter = ({ codes: _, ...session }: Session & { readonly codes?: readonly string[] }): void => {
     queries.clear();
+    markSignedIn();
     queries.setQueryData(sessionQuery.queryKey, session);
     void navigate(placeOf(address.get('to')), { replace: true });
   };
   const [isLost, setLost] = useState(false);
-  const [newcomer, setNewcomer] = useState<Session>();
+  const [newcomer, setNewcomer] = useState<SessionWithCodes>();
   const demo = useMutation({ mutationFn: openDemo, onSuccess: enter });
   return (
     <main className={classes['entry']}>
@@ -67,7 +69,7 @@ export function EntryPlace(): ReactElement {
               <Tabs.Tab value="sign-up">{t('entry.signUp')}</Tabs.Tab>
             </Tabs.List>
             <Tabs.Panel value="sign-in">
-              {isLost ? <RecoverForm onEnter={enter} /> : <SignInForm onEnter={enter} />}
+              {isLost ? <RecoverForm onEnter={setNewcomer} /> : <SignInForm onEnter={enter} />}
               <Button
                 variant="subtle"
                 mt="sm"
@@ -87,6 +89,7 @@ export function EntryPlace(): ReactElement {
       </Stack>
       {newcomer && (
         <NewCodes
+          codes={newcomer.codes}
           onKept={() => {
             enter(newcomer);
           }}

@@ -1,29 +1,29 @@
-import { Button, Loader, Modal, Stack } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
+import { Button, Modal, Stack } from '@mantine/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { newRecoveryCodes } from '../../api/studio.queries.ts';
-import { FormProblem } from '../../ui/form-problem.tsx';
 import { RecoveryCodes } from '../../ui/recovery-codes.tsx';
 
-/** The recovery codes of a new account, shown once before the studio opens. */
-export function NewCodes({ onKept }: { readonly onKept: () => void }): ReactElement {
+interface NewCodesProps {
+  readonly codes: readonly string[];
+  readonly onKept: () => void;
+}
+
+/** The recovery codes of an account, shown once before the studio opens. */
+export function NewCodes({ codes, onKept }: NewCodesProps): ReactElement {
   const { t } = useTranslation();
-  const codes = useQuery({ queryKey: ['new-codes'], queryFn: newRecoveryCodes, staleTime: Infinity, gcTime: 0 });
   return (
     <Modal
       opened
-      onClose={onKept}
+      onClose={() => undefined}
       withCloseButton={false}
       closeOnClickOutside={false}
+      closeOnEscape={false}
       title={t('settings.account.codesTitle')}
     >
       <Stack>
         <p style={{ margin: 0 }}>{t('settings.account.codesHint')}</p>
-        {codes.isPending && <Loader />}
-        {codes.data && <RecoveryCodes codes={codes.data.codes} />}
-        <FormProblem error={codes.error} />
-        <Button variant="filled" disabled={codes.isPending} data-autofocus onClick={onKept}>
+        <RecoveryCodes codes={codes} />
+        <Button variant="filled" data-autofocus onClick={onKept}>
           {t('settings.account.codesKept')}
         </Button>
       </Stack>

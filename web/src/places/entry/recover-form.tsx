@@ -3,12 +3,12 @@ import { useForm } from '@mantine/form';
 import { useMutation } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { Session } from '../../api/session.queries.ts';
+import type { SessionWithCodes } from '../../api/session.queries.ts';
 import { recover } from '../../api/studio.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 
 /** The way in without a password: one of the codes from the day of the sign-up. */
-export function RecoverForm({ onEnter }: { readonly onEnter: (session: Session) => void }): ReactElement {
+export function RecoverForm({ onEnter }: { readonly onEnter: (session: SessionWithCodes) => void }): ReactElement {
   const { t } = useTranslation();
   const form = useForm({ initialValues: { email: '', code: '', password: '' } });
   const send = useMutation({ mutationFn: recover, onSuccess: onEnter });

@@ -4,13 +4,13 @@ import { useMutation } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ApiProblem } from '../../api/problem.ts';
-import { signUp, type Session } from '../../api/session.queries.ts';
+import { signUp, type SessionWithCodes } from '../../api/session.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 
 const OWN_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 const ZONES = [...new Set([OWN_ZONE, ...Intl.supportedValuesOf('timeZone')])];
 
-export function SignUpForm({ onEnter }: { readonly onEnter: (session: Session) => void }): ReactElement {
+export function SignUpForm({ onEnter }: { readonly onEnter: (session: SessionWithCodes) => void }): ReactElement {
   const { t } = useTranslation();
   const form = useForm({ initialValues: { studioName: '', name: '', email: '', password: '', timeZone: OWN_ZONE } });
   const send = useMutation({

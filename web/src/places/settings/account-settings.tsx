@@ -7,6 +7,7 @@ import { changePassword, closeAccount, newRecoveryCodes } from '../../api/studio
 import { clearRecordings } from '../../listening/recordings.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { RecoveryCodes } from '../../ui/recovery-codes.tsx';
+import { OpenSessions } from './open-sessions.tsx';
 import classes from './settings.module.css';
 
 function Password(): ReactElement {
@@ -49,7 +50,12 @@ function Password(): ReactElement {
             }}
           />
           <FormProblem error={change.error} />
-          {change.isSuccess && <p role="status">{t('settings.account.changed')}</p>}
+          {change.data && (
+            <div role="status">
+              <p className={classes['hint']}>{t('settings.account.changed')}</p>
+              <RecoveryCodes codes={change.data.codes} />
+            </div>
+          )}
           <Group>
             <Button type="submit" loading={change.isPending}>
               {t('settings.account.change')}
@@ -63,24 +69,41 @@ function Password(): ReactElement {
 
 function Codes(): ReactElement {
   const { t } = useTranslation();
-  const make = useMutation({ mutationFn: newRecoveryCodes });
+  const [password, setPassword] = useState('');
+  const make = useMutation({
+    mutationFn: newRecoveryCodes,
+    onSuccess: () => {
+      setPassword('');
+    },
+  });
   return (
     <Fieldset legend={t('settings.account.codes')}>
-      <Stack gap="sm">
-        <p className={classes['hint']}>{t('settings.account.codesHint')}</p>
-        {make.data && <RecoveryCodes codes={make.data.codes} />}
-        <FormProblem error={make.error} />
-        <Group>
-          <Button
-            loading={make.isPending}
-            onClick={() => {
-              make.mutate();
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          make.mutate({ password });
+        }}
+      >
+        <Stack gap="sm">
+          <p className={classes['hint']}>{t('settings.account.codesHint')}</p>
+          {make.data && <RecoveryCodes codes={make.data.codes} />}
+          <PasswordInput
+            label={t('settings.account.yourPassword')}
+            autoComplete="current-password"
+            required
+            value={password}
+            onChange={({ currentTarget }) => {
+              setPassword(currentTarget.value);
             }}
-          >
-            {t('settings.account.newCodes')}
-          </Button>
-        </Group>
-      </Stack>
+          />
+          <FormProblem error={make.error} />
+          <Group>
+            <Button type="submit" disabled={password === ''} loading={make.isPending}>
+              {t('settings.account.newCodes')}
+            </Button>
+          </Group>
+        </Stack>
+      </form>
     </Fieldset>
   );
 }
@@ -129,13 +152,16 @@ function Close(): ReactElement {
   );
 }
 
-/** Password, recovery codes, and the end of it all. */
+/** Password, recovery codes, open sessions, and the end of it all. */
 export function AccountSettings(): ReactElement {
   return (
-    <SimpleGrid cols={{ base: 1, md: 3 }} spacing="lg">
-      <Password />
-      <Codes />
-      <Close />
-    </SimpleGrid>
+    <Stack gap="lg">
+      <SimpleGrid cols={{ base: 1, md: 3 }} spacing="lg">
+        <Password />
+        <Codes />
+        <Close />
+      </SimpleGrid>
+      <OpenSessions />
+    </Stack>
   );
 }

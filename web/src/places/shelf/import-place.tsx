@@ -26,21 +26,22 @@ export function ImportPlace(): ReactElement {
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [progress, setProgress] = useState<number | null>(null);
   const opening = useRef<Opening | null>(null);
+  const refuse = (name: string, why: 'shelf.importing.tooLarge' | 'shelf.importing.tooSlow'): void => {
+    setChosen({ name, opened: { kind: 'refused', message: t(why), remedy: t('shelf.importing.cutDown') } });
+  };
   const take = async (file: File | null): Promise<void> => {
     if (!file) return;
     setChosen(null);
     if (file.size > LARGEST_FILE) {
-      setChosen({
-        name: file.name,
-        opened: { kind: 'refused', message: t('shelf.importing.tooLarge'), remedy: t('shelf.importing.cutDown') },
-      });
+      refuse(file.name, 'shelf.importing.tooLarge');
       return;
     }
     setProgress(0);
     opening.current = openFile(new Uint8Array(await file.arrayBuffer()), setProgress);
     const opened = await opening.current.opened;
     setProgress(null);
-    setChosen({ name: file.name, opened });
+    if (opened === 'too-slow') refuse(file.name, 'shelf.importing.tooSlow');
+    else if (opened) setChosen({ name: file.name, opened });
   };
   const opened = chosen?.opened;
   return (
@@ -77,7 +78,6 @@ export function ImportPlace(): ReactElement {
           <Button
             onClick={() => {
               opening.current?.stop();
-              setProgress(null);
             }}
           >
             {t('app.cancel')}
