@@ -24,6 +24,8 @@ const onlyModules = [
   'd3-',
   'pitchy',
   'pure-rand',
+  'p-limit',
+  'yocto-queue',
 ];
 
 const room = (name) => ({

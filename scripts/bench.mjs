@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { freePort, startCluster } from './postgres.mjs';
-import { chromium, ensureBuilt, ensurePackages, project } from './run.mjs';
+import { demandChromium, ensureBuilt, ensurePackages, project } from './run.mjs';
 import { serve } from './serve.mjs';
 
 const FLAGS = [
@@ -36,7 +36,7 @@ async function warmStart() {
   return seconds;
 }
 
-const TABLES = ['core', 'think', 'page', 'size', 'start'];
+const TABLES = ['core', 'think', 'page', 'walls', 'size', 'start'];
 
 /** Which tables are wanted: all, or those named behind the command. */
 const wanted = process.argv.slice(2);
@@ -75,9 +75,13 @@ const MEASURE = {
     onServer('bench', {}, async ({ address }) => {
       const { pageFigures } = await import('../bench/page-figures.mjs');
       const { shelfFigures } = await import('../bench/shelf-figures.mjs');
-      const page = { address, folder: join(project, 'web/dist'), executablePath: chromium(), flags: FLAGS };
+      const page = { address, folder: join(project, 'web/dist'), executablePath: demandChromium(), flags: FLAGS };
       return [...(await pageFigures(page)), ...(await shelfFigures(page))];
     }),
+  walls: () =>
+    onServer('walls', { DEMO: 'off' }, async (server) =>
+      (await import('../bench/walls-figures.mjs')).wallsFigures(server),
+    ),
   size: () =>
     onServer('size', { DEMO: 'off' }, async (server) =>
       (await import('../bench/size-figures.mjs')).sizeFigures(server),

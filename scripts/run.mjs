@@ -3,6 +3,10 @@ import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, utimesSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { onEnd } from './ending.mjs';
+
+/** A setting up that cannot go on; the message says what to do. */
+export class SetUpError extends Error {}
 
 export const project = join(dirname(fileURLToPath(import.meta.url)), '..');
 const stamps = join(project, '.soft-lark');
@@ -10,10 +14,26 @@ const stamps = join(project, '.soft-lark');
 /** Runs a program to its end, its output shown as it comes. @returns {Promise<number>} its exit code */
 export function run(command, args, options = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: project, stdio: 'inherit', ...options });
-    child.on('exit', (code) => resolve(code ?? 1));
-    child.on('error', () => resolve(127));
+    // A group of its own, so that ending it ends what it started, too.
+    const child = spawn(command, args, { cwd: project, stdio: 'inherit', detached: true, ...options });
+    const isDone = onEnd(() => killGroup(child.pid));
+    child.on('exit', (code) => {
+      isDone();
+      resolve(code ?? 1);
+    });
+    child.on('error', () => {
+      isDone();
+      resolve(127);
+    });
   });
+}
+
+function killGroup(pid) {
+  try {
+    process.kill(-pid, 'SIGTERM');
+  } catch {
+    // It has ended by itself.
+  }
 }
 
 /** The newest change in some folders, milliseconds. */
@@ -42,7 +62,7 @@ export async function ensurePackages(say) {
   if (installed >= newest(join(project, 'package-lock.json'))) return;
   say('installing packages (a minute or two)');
   const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error'];
-  if ((await run('npm', args)) !== 0) throw new Error('npm ci failed; its own words are above.');
+  if ((await run('npm', args)) !== 0) throw new SetUpError('npm ci failed; its own words are above.');
   utimesSync(join(project, 'node_modules/.package-lock.json'), new Date(), new Date());
 }
 
@@ -69,13 +89,22 @@ export async function ensureBuilt(say) {
     return;
   say('building');
   if ((await run('npm', ['run', '--silent', 'build'])) !== 0)
-    throw new Error('The build failed; its own words are above.');
+    throw new SetUpError('The build failed; its own words are above.');
   stamp('built', changed);
 }
 
 /** Chromium of the machine, or null. */
 export function chromium() {
   return ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find(existsSync) ?? null;
+}
+
+/** Chromium of the machine. @throws SetUpError where there is none, with the line that installs it */
+export function demandChromium() {
+  const found = chromium();
+  if (found) return found;
+  throw new SetUpError(
+    'There is no Chromium on this machine. Run this once, then try again:  apt-get install -y chromium',
+  );
 }
 
 /** Whether a program answers. */

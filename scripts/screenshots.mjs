@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium as playwright } from '@playwright/test';
 import { freePort, startCluster } from './postgres.mjs';
-import { chromium, ensureBuilt, ensurePackages, project } from './run.mjs';
+import { demandChromium, ensureBuilt, ensurePackages, project } from './run.mjs';
 import { serve } from './serve.mjs';
 
 const NOW = '2026-11-25T15:18:00Z';
@@ -159,7 +159,7 @@ const server = await serve({
   quiet: true,
   env: { SOFT_LARK_NOW: NOW, LOG_LEVEL: 'silent' },
 });
-const browser = await playwright.launch({ executablePath: chromium(), args: FLAGS });
+const browser = await playwright.launch({ executablePath: demandChromium(), args: FLAGS });
 try {
   const address = `http://127.0.0.1:${port}`;
   await atTheDesk(browser, address);

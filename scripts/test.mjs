@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import './ending.mjs';
 import { installPackages } from './postgres.mjs';
 import { chromium, ensureBuilt, ensurePackages, project, run } from './run.mjs';
 

@@ -19,10 +19,17 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  process.send?.({
-    failed: error instanceof Error ? error.message : String(error),
-    code: (error as { code?: unknown }).code,
-  });
-  console.error(error);
-  process.exit(1);
+  const failed = error instanceof Error ? error.message : String(error);
+  // Whoever started this says it in a person's words; started by hand, it says it itself.
+  const leave = (): never => process.exit(1);
+  if (process.send) process.send({ failed, code: (error as { code?: unknown }).code }, leave);
+  else {
+    console.error(error);
+    leave();
+  }
+});
+
+// Whoever started this is gone: nobody could stop it any more.
+process.on('disconnect', () => {
+  process.kill(process.pid, 'SIGTERM');
 });

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { dataSource } from './database/index.ts';
 import { hashPassword } from './studios/index.ts';
 
-/** Gives an account a new password and signs it out everywhere; for whoever runs the server. */
+/** Gives an account a new password, signs it out everywhere and ends its recovery codes; for whoever runs the server. */
 async function resetPassword(email: string, databaseUrl: string): Promise<string | null> {
   const source = await dataSource(databaseUrl).initialize();
   try {
@@ -14,6 +14,7 @@ async function resetPassword(email: string, databaseUrl: string): Promise<string
       account.id,
       await hashPassword(password),
     ]);
+    await source.query('delete from recovery_code where account_id = $1', [account.id]);
     await source.query(`delete from session where sess->'signedIn'->>'accountId' = $1`, [account.id]);
     return password;
   } finally {

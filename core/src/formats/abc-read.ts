@@ -38,8 +38,8 @@ interface Command {
 
 const MODES: Readonly<Record<string, Mode>> = { '': 'major', m: 'minor', Dor: 'dorian', Mix: 'mixolydian' };
 const BEATS_A_WHOLE = 4;
-/** House choice: a tune of ten pages; what reads it takes longer than in proportion. Characters. */
-const LONGEST_TUNE = 24_000;
+/** House choice: a tune of three pages; what reads it takes longer than in proportion. Characters. */
+const LONGEST_TUNE = 8000;
 const LONGEST_LINE = 2000;
 /** Shorter gaps come from the library's rounding to a millionth of a whole note. Beats. */
 const SHORTEST_REST = 1 / 1000;

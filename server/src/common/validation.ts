@@ -1,5 +1,6 @@
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { BodyReading } from './body-reading.ts';
+import { unknownFields } from './known-fields.ts';
 import { Problem, type FieldProblem } from './problem.ts';
 
 function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProblem[] {
@@ -34,6 +35,9 @@ class SoftLarkValidation extends ValidationPipe {
   override transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
     const fault = metadata.type === 'custom' ? null : new BodyReading().fault(value, metadata.data ?? '');
     if (fault) throw invalid([fault]);
+    const unknown =
+      metadata.type === 'body' && metadata.metatype ? unknownFields(value, metadata.metatype, MOST_FAULTS) : [];
+    if (unknown.length > 0) throw invalid(unknown);
     return super.transform(value, metadata);
   }
 }

@@ -56,6 +56,16 @@ const LAST_OF_EACH = `
           order by run.started_at desc, run.id desc limit 1) run
    where student.studio_id = $1 and ($2::uuid[] is null or student.id = any($2))`;
 
+/** Keys come as one JSON list; `$1` is the studio, `$2` the run. */
+const KEEP_KEYS = `
+  insert into run_key (id, studio_id, run_id, position, step_id, exercise_id, tonic, leg, low, high, tempo, outcome, marks, help, manner)
+  select sung.id, $1, $2, sung.position, sung."stepId", sung."exerciseId", sung.tonic, sung.leg, sung.low, sung.high,
+         sung.tempo, sung.outcome, sung.marks, sung.help, sung.manner
+    from jsonb_to_recordset($3::jsonb) sung (
+         id uuid, position integer, "stepId" uuid, "exerciseId" text, tonic smallint, leg text, low smallint, high smallint,
+         tempo real, outcome text, marks text[], help text, manner text)
+  on conflict do nothing`;
+
 /** What a later sending may change. */
 type Changing = Pick<Run, 'endedAt' | 'ease' | 'note' | 'revision' | 'stops'>;
 
@@ -180,8 +190,7 @@ export class RunsService {
           remedy: 'Begin a new run for this student.',
         });
       const isNewer = sent.revision > run.revision;
-      await this.keepKeys(studioId, manager, id, sent.sung);
-      const keys = await this.scope.of(RunKey, studioId, manager).find({ where: { runId: id } });
+      const keys = await this.keepKeys(studioId, manager, id, sent);
       const digest = runDigest(run.plan.steps, keys.map(keyView), isNewer ? sent.stops : run.stops);
       const exercises = [...new Set(digest.workedOn.map(({ exerciseId }) => exerciseId))].sort();
       const change = { ...(isNewer && this.changing(sent)), ...digest, marks: [...digest.marks], exercises };
@@ -212,22 +221,16 @@ export class RunsService {
     return { endedAt: endedAt === undefined ? null : new Date(endedAt), ease: ease ?? null, note, revision, stops };
   }
 
+  /** Adds the keys that are not there yet. @returns every key of the run */
   private async keepKeys(
     studioId: string,
     manager: EntityManager,
     runId: string,
-    sung: readonly SungKeyDto[],
-  ): Promise<void> {
-    const keys = this.scope.of(RunKey, studioId, manager);
-    await keys.insertNew(
-      sung.map((key, position) => ({
-        ...key,
-        runId,
-        position,
-        help: key.help ?? null,
-        manner: key.manner ?? null,
-      })),
-    );
+    { sung, sungBefore = 0 }: SentRunDto,
+  ): Promise<readonly RunKey[]> {
+    const keys = JSON.stringify(sung.map((key, index) => ({ ...key, position: sungBefore + index })));
+    await this.scope.query(studioId, KEEP_KEYS, [runId, keys], manager);
+    return this.scope.of(RunKey, studioId, manager).find({ where: { runId } });
   }
 
   private async summaries(

@@ -4,11 +4,13 @@ import type { DataSource } from 'typeorm';
 /** What `increment` answers; the package does not export its own name for it. */
 type Counted = Awaited<ReturnType<ThrottlerStorage['increment']>>;
 
+/** A window that is over, or that a clock set back has put too far ahead, begins anew. */
 const COUNT = `
   insert into throttle (key, hits, window_ends) values ($1, 1, now() + $2 * interval '1 millisecond')
   on conflict (key) do update set
-    hits = case when throttle.window_ends <= now() then 1 else throttle.hits + 1 end,
-    window_ends = case when throttle.window_ends <= now() then excluded.window_ends else throttle.window_ends end
+    hits = case when throttle.window_ends between now() and excluded.window_ends then throttle.hits + 1 else 1 end,
+    window_ends = case when throttle.window_ends between now() and excluded.window_ends then throttle.window_ends
+                       else excluded.window_ends end
   returning hits, ceil(extract(epoch from window_ends - now()))::int as seconds`;
 
 /** Windows that are over are swept away now and then: once in so many counts. */

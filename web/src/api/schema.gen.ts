@@ -1168,6 +1168,7 @@ export interface components {
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
             plan: components["schemas"]["PlannedStepDto"][];
             sung: components["schemas"]["SungKeyDto"][];
+            sungBefore?: number;
             stops: components["schemas"]["StopDto"][];
             ease?: number;
             note: string;

@@ -22,10 +22,11 @@ export function RunSender(): null {
     isBusy.current = true;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const { id, revision, isClosed, endedAt } = next;
-    sendRun(id, sendable(next))
+    const sent = sendable(next);
+    sendRun(id, sent)
       .then(() => {
         isBusy.current = false;
-        sentRun(id, revision);
+        sentRun(id, revision, (sent.sungBefore ?? 0) + sent.sung.length);
         if (isClosed || endedAt !== undefined) {
           void queries.invalidateQueries({ queryKey: ['runs'] });
           void queries.invalidateQueries({ queryKey: ['today'] });

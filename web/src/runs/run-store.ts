@@ -20,6 +20,8 @@ export interface KeptRun {
   readonly isClosed: boolean;
   readonly revision: number;
   readonly sentRevision: number;
+  /** How many of the keys sung the server has. */
+  readonly sentKeys?: number;
 }
 
 const KEY = 'soft-lark.runs';
@@ -115,17 +117,31 @@ export function closeRun(id: string, { ease, note }: { readonly ease?: number; r
   }));
 }
 
-/** The server has a revision; a run that is closed and wholly sent is kept here no longer. */
-export function sentRun(id: string, revision: number): void {
-  const runs = read().map((run) =>
-    run.id === id ? { ...run, sentRevision: Math.max(run.sentRevision, revision) } : run,
-  );
-  write(runs.filter((run) => !(run.isClosed && run.sentRevision >= run.revision)));
+/** Keys of one sending; a run that was sung without a connection goes in several. */
+const KEYS_AT_ONCE = 200;
+
+function isWholeWith(run: KeptRun, keys: number): boolean {
+  return keys >= run.state.sung.length;
 }
 
-/** A run as the server takes it. */
+/** The server has so many keys, and the rest of a revision; a run that is closed and wholly sent is kept here no longer. */
+export function sentRun(id: string, revision: number, keys: number): void {
+  const runs = read().map((run) => {
+    if (run.id !== id) return run;
+    const sentKeys = Math.max(run.sentKeys ?? 0, keys);
+    // What is left of the keys is as much as another change: it is sent next.
+    const isSent = run.revision > revision || isWholeWith(run, sentKeys);
+    return { ...run, sentKeys, sentRevision: isSent ? Math.max(run.sentRevision, revision) : run.sentRevision };
+  });
+  write(
+    runs.filter((run) => !(run.isClosed && run.sentRevision >= run.revision && isWholeWith(run, run.sentKeys ?? 0))),
+  );
+}
+
+/** A run as the server takes it: with the keys it does not have yet, or the first of them. */
 export function sendable(run: KeptRun): SentRun {
   const { studentId, routineId, routineName, startedAt, endedAt, conditions, plan, state, ease, note, revision } = run;
+  const { sentKeys = 0 } = run;
   return {
     studentId,
     routineId,
@@ -134,7 +150,8 @@ export function sendable(run: KeptRun): SentRun {
     ...(endedAt !== undefined && { endedAt }),
     conditions: [...conditions],
     plan,
-    sung: state.sung.map((key) => ({ ...key, marks: [...key.marks] })),
+    sung: state.sung.slice(sentKeys, sentKeys + KEYS_AT_ONCE).map((key) => ({ ...key, marks: [...key.marks] })),
+    sungBefore: sentKeys,
     stops: state.stops.map((stop) => ({ ...stop })),
     ...(ease !== undefined && { ease }),
     note,

@@ -13,6 +13,10 @@ import { Type } from 'class-transformer';
 import { Choice, Choices, Formed, Id, Instant, Parts, Pitch, Real, Text, Whole } from '../../common/index.ts';
 
 const LEGS = ['up', 'down', 'home'];
+/** House choice: what one sending may add; a page that was away sends the rest after it. */
+const MOST_KEYS = 300;
+/** House choice: ten hours of singing. */
+const MOST_KEYS_OF_RUN = 5000;
 const EXERCISE_ID = /^[a-z0-9]+(-[a-z0-9]+)*$/;
 
 export class PlannedKeyDto {
@@ -89,7 +93,7 @@ export class StopDto {
   mark!: StopCause;
 }
 
-/** A run as the page has it so far. Sent as often as it changes; keys are added, never taken away. */
+/** A run as the page has it so far. Sent as often as it changes; keys are added, never taken away, those there need not come again. */
 export class SentRunDto {
   @Id()
   studentId!: string;
@@ -112,8 +116,12 @@ export class SentRunDto {
   @Parts(() => PlannedStepDto, 60)
   plan!: PlannedStepDto[];
 
-  @Parts(() => SungKeyDto, 2000)
+  @Parts(() => SungKeyDto, MOST_KEYS)
   sung!: SungKeyDto[];
+
+  /** How many keys came before these; none where it is left out. */
+  @Whole(0, MOST_KEYS_OF_RUN, { optional: true })
+  sungBefore?: number;
 
   @Parts(() => StopDto, 60)
   stops!: StopDto[];
