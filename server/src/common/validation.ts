@@ -37,7 +37,8 @@ class SoftLarkValidation extends ValidationPipe {
     if (fault) throw invalid([fault]);
     const unknown =
       metadata.type === 'body' && metadata.metatype ? unknownFields(value, metadata.metatype, MOST_FAULTS) : [];
-    if (unknown.length > 0) throw invalid(unknown);
+    // A few are told with all the rest that is wrong; where there are many, nothing else is looked at.
+    if (unknown.length >= MOST_FAULTS) throw invalid(unknown);
     return super.transform(value, metadata);
   }
 }

@@ -8,7 +8,7 @@ const USUAL_TRIES = 10;
 const HOUSES = 6;
 const PLACES = 3;
 
-const tries = Number(process.env['SIGN_IN_TRIES'] ?? USUAL_TRIES);
+const tries = (): number => Number(process.env['SIGN_IN_TRIES'] ?? USUAL_TRIES);
 
 /** The account a call is about: the one that is signed in, or the e-mail address that was typed. */
 function accountOf(request: Request): string | null {
@@ -30,13 +30,13 @@ const addressOf = ({ ip = '' }: Request): string => ip;
 export const SIGN_IN_THROTTLERS: ThrottlerOptions[] = [
   {
     name: 'address',
-    limit: tries * HOUSES,
+    limit: () => tries() * HOUSES,
     ttl: MINUTE,
     getTracker: (request) => addressOf(request as unknown as Request),
   },
   {
     name: 'account',
-    limit: tries * PLACES,
+    limit: () => tries() * PLACES,
     ttl: MINUTE,
     skipIf: (context) => accountOf(requestOf(context)) === null,
     getTracker: (request) => accountOf(request as unknown as Request) ?? '',
