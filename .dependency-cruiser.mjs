@@ -37,9 +37,10 @@ const WEB_LAYERS = {
   sound: [],
   listening: [],
   flight: ['ui', 'text'],
-  runs: ['api'],
-  shell: ['runs', 'ui', 'api'],
-  places: ['shell', 'runs', 'flight', 'listening', 'sound', 'workers', 'ui', 'api', 'text'],
+  device: [],
+  runs: ['api', 'device'],
+  shell: ['runs', 'ui', 'api', 'device'],
+  places: ['shell', 'runs', 'device', 'flight', 'listening', 'sound', 'workers', 'ui', 'api', 'text'],
   workers: ['text'],
   routes: ['places', 'shell', 'ui'],
 };

@@ -118,7 +118,7 @@ async function underKills() {
     () => chance() - 0.5,
   );
   for (const [index, what] of moments.entries()) {
-    await pause(between(20, 400));
+    await pause(between(20, 1500));
     if (what === 'server') {
       server.child.kill('SIGKILL');
       server = await serve(settings);

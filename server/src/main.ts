@@ -1,3 +1,4 @@
+import { databaseFault } from './common/index.ts';
 import { createApp, type ServerSettings } from './create-app.ts';
 import { migrate } from './migrate.ts';
 
@@ -27,6 +28,12 @@ main().catch((error: unknown) => {
     console.error(error);
     leave();
   }
+});
+
+// A connection that breaks while nobody waits on it has nobody to tell; its pool makes a new one when it is needed.
+process.on('uncaughtException', (error) => {
+  console.error(error.message);
+  if (databaseFault(error) !== 'away') process.exit(1);
 });
 
 // Whoever started this is gone: nobody could stop it any more.

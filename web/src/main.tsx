@@ -14,7 +14,7 @@ import { createQueryClient } from './api/query-client.ts';
 import { markSignedOut } from './api/signed-out.ts';
 import { createRouter } from './routes/router.tsx';
 import { text } from './text/i18n.ts';
-import { onPutAside } from './ui/device-store.ts';
+import { onPutAside } from './device/device-store.ts';
 import { themeWith, tokensToMantine } from './theme/theme.ts';
 
 const theme = themeWith({ close: text.t('app.close') });

@@ -1,4 +1,3 @@
-export { BodyReading } from './body-reading.ts';
 export { ClockModule } from './clock.module.ts';
 export { Clock, isTimeZone } from './clock.ts';
 export {

@@ -4,6 +4,11 @@ import type { FieldProblem } from './problem.ts';
 
 type Class = abstract new (...parts: never[]) => object;
 
+/** What the package really gives: nothing for a field that is no part. */
+interface Part {
+  readonly typeFunction: () => Class;
+}
+
 interface Known {
   readonly names: ReadonlySet<string>;
   readonly partOf: (name: string) => Class | undefined;
@@ -18,7 +23,8 @@ function knownOf(type: Class): Known {
   const rules = getMetadataStorage().getTargetValidationMetadatas(type, '', false, false);
   const read: Known = {
     names: new Set(rules.map(({ propertyName }) => propertyName)),
-    partOf: (name) => defaultMetadataStorage.findTypeMetadata(type, name)?.typeFunction() as Class | undefined,
+    partOf: (name) =>
+      (defaultMetadataStorage.findTypeMetadata(type, name) as unknown as Part | undefined)?.typeFunction(),
   };
   known.set(type, read);
   return read;
@@ -44,9 +50,9 @@ export function unknownFields(body: unknown, type: Class, most: number, path = '
     const part = partOf(name);
     if (!part) continue;
     const entries = Array.isArray(value)
-      ? value.map((one, index) => [`${field}.${String(index)}.`, one])
-      : [[`${field}.`, value]];
-    for (const [at, one] of entries) found.push(...unknownFields(one, part, most - found.length, String(at)));
+      ? value.map((one: unknown, index) => [`${field}.${String(index)}.`, one] as const)
+      : [[`${field}.`, value] as const];
+    for (const [at, one] of entries) found.push(...unknownFields(one, part, most - found.length, at));
   }
   return found;
 }

@@ -11,7 +11,7 @@ import { RoutineVersions1764900000000 } from './migrations/1764900000000-routine
 import { SongsAndVersions1764800000000 } from './migrations/1764800000000-songs-and-versions.ts';
 
 /** House choice: an answer that takes longer is worth nothing to whoever waits, and holds up everybody else. */
-export const STATEMENT_TIMEOUT_MS = 10_000;
+const STATEMENT_TIMEOUT_MS = 10_000;
 
 /**
  * Where the database is; its tables are made by migrations alone, each feature brings its own entities.

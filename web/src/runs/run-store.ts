@@ -1,7 +1,7 @@
 import { conduct, type Condition, type RunAction, type RunState } from '@soft-lark/core';
 import { useSyncExternalStore } from 'react';
 import type { SentRun } from '../api/runs.queries.ts';
-import { isRecord, keepOnDevice, readDevice, readParsed } from '../ui/device-store.ts';
+import { isRecord, keepOnDevice, readDevice, readParsed } from '../device/device-store.ts';
 
 /** A run as this device has it. It stays here until the server has all of it. */
 export interface KeptRun {

@@ -2,7 +2,7 @@ import { Button, Container, Stack, Text, Title } from '@mantine/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useKeptRuns } from '../runs/run-store.ts';
-import { deviceKeys } from '../ui/device-store.ts';
+import { deviceKeys } from '../device/device-store.ts';
 import { momentText } from '../ui/format.ts';
 import { Brand } from './brand.tsx';
 

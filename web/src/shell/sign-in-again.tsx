@@ -4,7 +4,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { openDemo, sessionQuery, type Session } from '../api/session.queries.ts';
 import { markSignedIn } from '../api/signed-out.ts';
-import { SignInForm } from '../places/entry/sign-in-form.tsx';
+import { SignInForm } from './sign-in-form.tsx';
 import { FormProblem } from '../ui/form-problem.tsx';
 
 interface SignInAgainProps {

@@ -3,7 +3,7 @@ import { useState, useSyncExternalStore, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ApiProblem, mayPass } from '../api/problem.ts';
 import { useIsSignedOut } from '../api/signed-out.ts';
-import { deviceKeepsNothing, onDeviceFailing } from '../ui/device-store.ts';
+import { deviceKeepsNothing, onDeviceFailing } from '../device/device-store.ts';
 import { SignInAgain } from './sign-in-again.tsx';
 import classes from './shell.module.css';
 

@@ -1,4 +1,4 @@
-import { dropFromDevice, isRecord, keepOnDevice, readParsed } from '../../ui/device-store.ts';
+import { dropFromDevice, isRecord, keepOnDevice, readParsed } from '../../device/device-store.ts';
 import type { EditedRoutine } from './bench.reducer.ts';
 
 /** An edit that the server does not have yet, kept on this device, with the version it was made on. */

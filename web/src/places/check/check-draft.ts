@@ -1,5 +1,5 @@
 import { startCheck, type CheckState } from '@soft-lark/core';
-import { dropFromDevice, isRecord, keepOnDevice, readParsed } from '../../ui/device-store.ts';
+import { dropFromDevice, isRecord, keepOnDevice, readParsed } from '../../device/device-store.ts';
 
 /** How notes come in; all four lead to the same result. */
 export const WAYS = ['microphone', 'keys', 'midi', 'simulated'] as const;

@@ -8,7 +8,7 @@ import { markSignedIn } from '../../api/signed-out.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { NewCodes } from './new-codes.tsx';
 import { RecoverForm } from './recover-form.tsx';
-import { SignInForm } from './sign-in-form.tsx';
+import { SignInForm } from '../../shell/sign-in-form.tsx';
 import { SignUpForm } from './sign-up-form.tsx';
 import classes from './entry.module.css';
 
@@ -22,7 +22,7 @@ export function EntryPlace(): ReactElement {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const [address] = useSearchParams();
-  const enter = ({ codes: _, ...session }: Session & { readonly codes?: readonly string[] }): void => {
+  const enter = (session: Session): void => {
     queries.clear();
     markSignedIn();
     queries.setQueryData(sessionQuery.queryKey, session);

@@ -3,8 +3,8 @@ import { useForm } from '@mantine/form';
 import { useMutation } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { signIn, type Session } from '../../api/session.queries.ts';
-import { FormProblem } from '../../ui/form-problem.tsx';
+import { signIn, type Session } from '../api/session.queries.ts';
+import { FormProblem } from '../ui/form-problem.tsx';
 
 export function SignInForm({ onEnter }: { readonly onEnter: (session: Session) => void }): ReactElement {
   const { t } = useTranslation();
