@@ -9,6 +9,8 @@ beforeAll(async () => {
   server = await startTestServer({ trustProxy: 'loopback' });
 });
 afterAll(() => server.close());
+// Passwords take their time, most of all on a machine that does other things.
+jest.setTimeout(60_000);
 
 const codeOf = ({ status, text }: Response): readonly [number, unknown] => [
   status,

@@ -69,7 +69,7 @@ test('a student who is removed while others write is gone, in words', async () =
     const answers = await Promise.all([...writes, teacher.call('delete', `/students/${studentId}`)]);
     expect(answers.map(({ status }) => status).filter((status) => ![200, 204, 404].includes(status))).toEqual([]);
   }
-});
+}, 60_000);
 
 test('sendings of one run that cross leave what the newest said', async () => {
   const studentId = await teacher.addStudent();
@@ -84,7 +84,7 @@ test('sendings of one run that cross leave what the newest said', async () => {
     const kept = (await teacher.call('get', `/runs/${id}`)).body as Record<string, unknown>;
     expect(kept).toMatchObject({ revision: 12, note: 'note 12', sungKeys: 12, lowest: 50, highest: 68 });
   }
-});
+}, 60_000);
 
 test('a studio takes so many imports an hour, and says when there are more', async () => {
   const busy = await new Teacher(server).signUp();
@@ -94,7 +94,7 @@ test('a studio takes so many imports an hour, and says when there are more', asy
   for (const id of ids) expect((await send(id)).status).toBe(201);
   expectProblem(await send(v7()), 409, 'TOO_MANY');
   expect((await send(ids[0] ?? '')).status).toBe(201);
-});
+}, 60_000);
 
 test('behind TLS the cookie is bound to its host', async () => {
   const secure = await startTestServer({ publicUrl: 'https://lark.example.org', trustProxy: 'loopback' });
