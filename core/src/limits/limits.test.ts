@@ -52,7 +52,7 @@ describe('resolveLimits', () => {
     ['no credit for low notes of a heavy morning', { conditions: ['heavy'], work: { stage: 'occluded' } }, 'A3', 'E5'],
     ['release stays modest', { work: { stage: 'release' } }, 'B♭3', 'B4'],
     ['a quiet glide does not', { work: { stage: 'release', quiet: true } }, 'A3', 'E5'],
-    ['an occluded pattern opens modestly', { sungSteps: 1, work: { stage: 'occluded' } }, 'A♭3', 'B4'],
+    ['an occluded pattern opens two below the top', { sungSteps: 1, work: { stage: 'occluded' } }, 'A♭3', 'D5'],
     ['extension', { work: EXTENDS }, 'B♭3', 'F♯5'],
     ['no extension when tired', { work: EXTENDS, conditions: ['tired'] }, 'B♭3', 'D♭5'],
     ['no extension before two steps', { work: EXTENDS, sungSteps: 1 }, 'B♭3', 'B4'],

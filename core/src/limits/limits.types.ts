@@ -50,7 +50,8 @@ export interface RuleTable {
   /** Highest chest-led note by default, MIDI. */
   readonly belt: Readonly<Record<AdultType, number>>;
   readonly grit: { readonly keepsOff: number };
-  readonly opening: { readonly sungSteps: number };
+  /** First sung steps, and how far below the comfortable top occluded ladders stay in them. */
+  readonly opening: { readonly sungSteps: number; readonly occludedBelowTop: number };
   /** Ages in years, tops as MIDI notes. */
   readonly young: Readonly<
     Record<

@@ -70,6 +70,10 @@ export const grit: Rule = (ledger, { context, rules, comfortable }) => {
 export const opening: Rule = (ledger, facts) => {
   const { context, rules, isSiren, isQuiet } = facts;
   if (context.sungSteps >= rules.opening.sungSteps || isSiren || isQuiet) return ledger;
+  if (context.exercise.stage === 'occluded') {
+    const line = lineOf('opening', 'occluded work opens a little below the top', rules, 'opening.occludedBelowTop');
+    return cap(ledger, 'ceiling', facts.comfortable.high - rules.opening.occludedBelowTop, line);
+  }
   const line = lineOf('opening', 'the first sung steps stay modest', rules, 'opening.sungSteps');
   return cap(ledger, 'ceiling', modestTop(facts, ledger.floor), line);
 };

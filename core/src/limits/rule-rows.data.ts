@@ -49,6 +49,7 @@ export const RULE_ROWS: readonly RuleRow[] = [
   ),
   row('modest.leastWidth', 'semitones', 3, 12, 'but never narrower than'),
   row('opening.sungSteps', 'steps', 0, 4, 'First sung steps that stay modest'),
+  row('opening.occludedBelowTop', 'semitones', 0, 12, 'Occluded ladders in them: below the comfortable top by'),
   row('extension.overTop', 'semitones', 0, 3, 'Work that extends the range: past the comfortable top by'),
   row('extension.afterSungSteps', 'steps', 1, 6, 'and only after so many sung steps'),
   row('belt.soprano', 'note', 57, 77, 'Belt ceiling, soprano'),

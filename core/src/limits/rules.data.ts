@@ -24,7 +24,7 @@ export const USUAL_RULES: RuleTable = {
     bass: BELT_CEILINGS.bass.usual,
   },
   grit: { keepsOff: 4 },
-  opening: { sungSteps: 2 },
+  opening: { sungSteps: 2, occludedBelowTop: 2 },
   young: {
     teenFrom: 13,
     grownFrom: 18,

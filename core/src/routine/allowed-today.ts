@@ -77,6 +77,26 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
   const { conditions, allowance = 'all', breathOff = false, holdsOff = false, rules = USUAL_RULES } = day;
   const lasting = againstCaution(exercise, voice) ?? forTheYoung(exercise, voice, rules);
   if (lasting) return lasting;
+  const { age } = voice;
+  if (
+    exercise.notUnder !== undefined &&
+    (voice.type === 'treble' || age !== undefined) &&
+    (age ?? 8) < exercise.notUnder
+  ) {
+    return {
+      code: 'NOT_UNDER_AGE',
+      message: `“${exercise.name}” is not for anyone under ${String(exercise.notUnder)}.`,
+      remedy: 'Take another exercise.',
+    };
+  }
+  const against = exercise.notWhen.find((condition) => conditions.includes(condition));
+  if (against) {
+    return {
+      code: 'NOT_ON_SUCH_A_DAY',
+      message: `“${exercise.name}” is left out on a ${against} day.`,
+      remedy: 'Leave it out today, or take its easier relative.',
+    };
+  }
   if (conditions.includes('recovering') && (hasHeavyNotes(exercise) || exercise.grit)) {
     return {
       code: 'OFF_WHILE_RECOVERING',

@@ -82,7 +82,7 @@ test('breath holds go by the approach: off, gentle or timed', () => {
       0,
       0,
     ).seconds;
-  expect([seconds(), seconds('gentle')]).toEqual([8 + 30, 8 + 39]);
+  expect([seconds(), seconds('gentle')]).toEqual([5 + 30, 5 + 39]);
   const step = { id: 'b', exerciseId: 'timed-hold', settings: {} };
   expect(layStep(step, hold, base, 0, 0).problem?.code).toBe('HOLDS_NOT_CHOSEN');
   expect(layStep(step, hold, { ...base, approach: { 'breath-holds': 'timed' } }, 0, 0).problem).toBeUndefined();

@@ -26,7 +26,7 @@ export function mayBeMet({ id }: Exercise, context: DraftContext): boolean {
 }
 
 /** Gentle work that nobody is surprised by, even where nothing new is begun. */
-function isGentle({ load, level }: Exercise): boolean {
+export function isGentle({ load, level }: Exercise): boolean {
   return load <= 1 && level === 'first';
 }
 
@@ -41,6 +41,7 @@ function whyNot(exercise: Exercise, context: DraftContext): string | null {
     ![voice.style, ...(voice.otherStyles ?? [])].some((style) => exercise.styles.includes(style))
   )
     return `“${name}” belongs to another style.`;
+  if (known.size === 0 && exercise.level !== 'first') return `“${name}” is not for a first lesson.`;
   if (exercise.optIn || exercise.grit) return `“${name}” is taken by the teacher’s own decision only.`;
   if (noise && !isNoLouder(exercise, noise)) return `“${name}” is louder than asked for.`;
   const isClose = isCloseToPerformance(context);
@@ -61,12 +62,18 @@ function whyNot(exercise: Exercise, context: DraftContext): string | null {
   return null;
 }
 
+/** A whole number of the person: two students do not draw the same lots on one day. */
+function personOf({ voice: { type, style, goals, age = 0 } }: DraftContext): number {
+  const words = [type, style, ...goals, String(Math.floor(age / 10))].join(' ');
+  return Array.from(words).reduce((sum, sign) => (Math.imul(sum, 31) + (sign.codePointAt(0) ?? 0)) | 0, 7);
+}
+
 /** Parts the shelf in two: what may be taken today, and what may not and why. Archived exercises are not looked at. */
 export function sortOut(context: DraftContext): {
   readonly eligible: readonly Eligible[];
   readonly leftOut: readonly PassedOver[];
 } {
-  const generator = xoroshiro128plus(context.seed);
+  const generator = xoroshiro128plus(context.seed ^ personOf(context));
   const eligible: Eligible[] = [];
   const leftOut: PassedOver[] = [];
   // In the order of their ids, so that the same seed falls the same way whatever order the shelf is in.
@@ -89,7 +96,7 @@ export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: 
   const needed = songNeeds.filter((need) => exercise.goals.includes(need));
   const isKnown = known.has(exercise.id);
   const went = ease?.get(exercise.id);
-  const { goalOfSlot, goal, mostGoals, songNeed, sungCoolDown, workedWell, doneLast, doneBefore, advanced } =
+  const { goalOfSlot, goal, mostGoals, songNeed, sungCoolDown, workedWell, doneLast, doneBefore, advanced, style } =
     DRAFT_POINTS;
   const points =
     (slot.goal !== undefined && exercise.goals.includes(slot.goal) ? goalOfSlot : 0) +
@@ -98,12 +105,14 @@ export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: 
     songNeed * Math.min(1, needed.length) +
     (isKnown ? DRAFT_POINTS.known : 0) +
     (went !== undefined && went >= 4 ? workedWell : 0) +
-    (recent[0]?.includes(exercise.id) ? doneLast : 0) +
+    (slot.only === undefined && recent[0]?.includes(exercise.id) ? doneLast : 0) +
     (recent[1]?.includes(exercise.id) ? doneBefore : 0) +
     (exercise.level === 'advanced' && !isKnown ? advanced : 0) +
+    (exercise.styles.includes(voice.style) ? style : 0) +
     DRAFT_POINTS.chance * chance;
   const reasons = [
     ...(needed.length > 0 ? [`prepares ${list(needed)} of the song`] : []),
+    ...(slot.only === undefined ? [] : ['comes back from the last run']),
     ...(served.length > 0 ? [`serves ${list(served)}`] : []),
     ...(slot.keep
       ? [slot.stage === 'cool' ? 'brings the voice down again' : 'gentle work that is never left out']

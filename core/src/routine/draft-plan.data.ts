@@ -6,6 +6,8 @@ export interface DraftSlot {
   readonly stage: Stage;
   readonly goal?: string;
   readonly keep?: boolean;
+  /** The one exercise that is wanted here. */
+  readonly only?: string;
   /** Goes before all that may be dropped. */
   readonly isUrgent?: boolean;
   /** Points by how early the place stands in the plan: the first are let go last. */
@@ -25,14 +27,38 @@ export type DraftDay = 'plain' | 'tired' | 'recovering' | 'performance' | 'young
 export const DRAFT_PLANS: Readonly<Record<DraftDay, readonly DraftSlot[]>> = {
   plain: [
     ...ALWAYS,
-    ...slots('middle', 'breath', 'resonance', 'registers', 'release', 'agility', 'settle', 'occluded', 'tone', 'range'),
-    ...slots('words', 'onset', 'dynamics', 'style', 'middle', 'breath', 'registers', 'resonance', 'tone', 'agility'),
+    ...slots(
+      'middle',
+      'breath',
+      'occluded',
+      'resonance',
+      'registers',
+      'breath',
+      'agility',
+      'style',
+      'release',
+      'settle',
+      'tone',
+    ),
+    ...slots(
+      'range',
+      'words',
+      'onset',
+      'dynamics',
+      'style',
+      'middle',
+      'breath',
+      'registers',
+      'resonance',
+      'tone',
+      'agility',
+    ),
     ...slots('words', 'style', 'occluded', 'middle', 'dynamics', 'tone', 'registers', 'release', 'settle', 'breath'),
     ...slots('agility', 'resonance', 'middle', 'onset', 'words', 'style', 'tone', 'range', 'cool', 'occluded'),
   ],
   tired: [
     ...ALWAYS,
-    ...slots('occluded', 'breath', 'resonance', 'release', 'middle', 'settle', 'occluded', 'occluded', 'words', 'tone'),
+    ...slots('occluded', 'breath', 'resonance', 'occluded', 'middle', 'release', 'settle', 'occluded', 'words', 'tone'),
     ...slots('breath', 'resonance', 'onset', 'release', 'middle', 'settle', 'cool', 'occluded', 'words', 'resonance'),
     ...slots('breath', 'settle', 'release', 'occluded', 'middle', 'tone', 'cool', 'occluded', 'resonance', 'breath'),
   ],
@@ -101,10 +127,12 @@ export const DRAFT_POINTS = {
   urgent: 20,
   mostEarly: 6,
   thirdOfAKind: -4,
-  doneLast: -4,
-  doneBefore: -1.5,
+  doneLast: -9,
+  doneBefore: 0,
   advanced: -1,
-  chance: 3.5,
+  style: 3,
+  carried: 12,
+  chance: 6,
 } as const;
 
 /** Goals that are served by something laid over a modest step rather than by a step of their own. */

@@ -1,5 +1,5 @@
-import { STAGES } from '../limits/index.ts';
-import { answerTo, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
+import { STAGES, type Stage } from '../limits/index.ts';
+import { answerTo, isSungWork, OVERLAYS, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
 import { isAdultType } from '../voice/index.ts';
 import { isOlderVoice } from './as-taught.ts';
 import { sortOut, type Eligible } from './draft-candidates.ts';
@@ -12,14 +12,14 @@ import {
   type DraftSlot,
 } from './draft-plan.data.ts';
 import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
-import { bringHome, fillPlace, leastOf, pinnedSteps, usualOf, type Filled, type Pool } from './drafting.ts';
+import { CONTINUITY } from './draft-shape.data.ts';
+import { coolDownSeconds, shapeOf, stepShape } from './draft-shape.ts';
+import { bringHome, fillPlace, leastOf, pinnedSteps, type Filled, type Pool } from './drafting.ts';
 import { fitRoutine } from './fit-routine.ts';
 import { servesGoals } from './kinds.ts';
 import { layRoutine } from './lay-routine.ts';
+import { optionsOf } from './step-options.ts';
 import { reviewRoutine } from './review/review-routine.ts';
-
-/** House choice: a draft takes steps until they would fill the minutes this many times at their usual length. */
-const FULLNESS = 1.1;
 
 function dayOf(context: DraftContext): DraftDay {
   const { conditions, occasion, kind, hoursToPerformance = Infinity, voice } = context;
@@ -81,7 +81,10 @@ function inOrder<T extends { readonly exercise: Exercise }>(steps: readonly T[])
 /** A jaw or posture goal lies over the first modest step that is sung, which is worth more than a step of its own. */
 function withOverlays(steps: readonly Filled[], { voice, goals = voice.goals }: DraftContext): readonly Filled[] {
   const goal = goals.find((one) => GOAL_OVERLAYS[one] !== undefined);
-  const overlay = goal && GOAL_OVERLAYS[goal];
+  const wanted = goal && GOAL_OVERLAYS[goal];
+  const overlay = OVERLAYS.find(
+    ({ id, notWith = [] }) => id === wanted && !notWith.some((on) => voice.cautions?.includes(on)),
+  )?.id;
   const under = steps.find(
     ({ exercise, locked }) => !locked && takesOverlay(exercise) && exercise.stage !== 'occluded',
   );
@@ -111,10 +114,12 @@ function singable(steps: readonly Filled[], context: DraftContext): readonly Fil
 }
 
 /** The steps in order, with their overlays, fitted to the minutes; what cannot be sung where it stands is let go. */
-function assemble(filled: readonly Filled[], context: DraftContext): readonly Filled[] {
+function assemble(filled: readonly Filled[], context: DraftContext, stretch = 1): readonly Filled[] {
   let steps = singable(withOverlays(inOrder(filled), context), context);
   for (;;) {
-    const fitted = fitRoutine(steps, context.minutes * 60, context, {
+    steps = withCoolDown(steps, context);
+    const fitted = fitRoutine(steps.map(asFixed), context.minutes * 60, context, {
+      shapeOf: (exercise) => stepShape(exercise, context, stretch),
       keep: new Set(steps.filter(({ isKept }) => isKept).map(({ id }) => id)),
       worth: new Map(steps.map(({ id, points }) => [id, Math.max(1, points + 4)])),
       mayDrop: true,
@@ -130,6 +135,37 @@ function assemble(filled: readonly Filled[], context: DraftContext): readonly Fi
     if (sound.length === kept.length) return kept;
     steps = sound;
   }
+}
+
+/** The cool-down as long as it should be: its time is laid by before anything else is fitted. */
+function withCoolDown(steps: readonly Filled[], context: DraftContext): readonly Filled[] {
+  // In two minutes there is no time to lay by.
+  if (context.kind === 'cool-down' || context.minutes < SHORTEST_WITH_COOL_DOWN) return steps;
+  const mostLoad = Math.max(0, ...steps.map(({ exercise }) => exercise.load));
+  let left = coolDownSeconds(context.minutes, mostLoad);
+  const sung = steps.filter(({ exercise }) => isSungWork(exercise)).length;
+  return steps.map((step) => {
+    if (step.exercise.stage !== 'cool' || (step.locked ?? false)) return step;
+    const options = optionsOf(step, step.exercise, context, sung, 1, false, {
+      ...stepShape(step.exercise, context),
+      leastKeys: 0,
+      mostSeconds: Infinity,
+    });
+    const chosen = options.find(({ seconds }) => seconds >= left - COOL_DOWN_SLACK) ?? options.at(-1);
+    if (!chosen) return step;
+    left -= chosen.seconds;
+    return { ...step, settings: chosen.settings, isFixed: true };
+  });
+}
+
+const SHORTEST_WITH_COOL_DOWN = 3;
+
+/** House choice: so many seconds less are as good. */
+const COOL_DOWN_SLACK = 5;
+
+/** A step whose length is laid by is left alone by the fit. */
+function asFixed(step: Filled): Filled {
+  return step.isFixed ? { ...step, locked: true } : step;
 }
 
 /** House choice: times a draft is looked over and mended before it is handed out. */
@@ -157,7 +193,11 @@ function mended(filled: readonly Filled[], pool: Pool): readonly Filled[] {
     const isShort = findings.some(({ rule }) => rule === 'little-occluded');
     const home = left === undefined ? all : bringHome(all, left);
     const room = context.minutes * 60 - leastOf(home.filter(({ isKept }) => isKept));
-    const next = isShort ? fillPlace(home, { stage: 'occluded', isUrgent: true }, room, { context, eligible }) : home;
+    // Enough occluded work for a voice that needs it goes before few exercises.
+    const isGentleDay = context.conditions.some((one) => one === 'tired' || one === 'recovering');
+    const hasRoom = all.length < shapeOf(context).most + (isGentleDay ? 1 : 0);
+    const next =
+      isShort && hasRoom ? fillPlace(home, { stage: 'occluded', isUrgent: true }, room, { context, eligible }) : home;
     if (next === all) return steps;
     all = next;
     steps = assemble(all, context);
@@ -185,14 +225,78 @@ export function draftRoutine(context: DraftContext): DraftedRoutine {
   // In two minutes only the shortest there is may fit.
   if (leastOf(filled) > budget)
     filled = keeps.reduce((before, slot) => fillPlace(before, slot, 0, pool), pinnedSteps(context));
-  for (const slot of slots.filter(({ keep }) => !keep)) {
-    if (usualOf(filled, minutes) >= budget * FULLNESS) break;
-    filled = fillPlace(filled, slot, budget - leastOf(filled), pool);
-  }
-  const steps = mended(filled, pool);
+  filled = withSecondCoolDown(filled, pool);
+  filled = withRest(filled, [...comingBack(context, eligible), ...slots.filter(({ keep }) => !keep)], pool);
+  const steps = stretched(mended(filled, pool), context);
   const { seconds } = layRoutine(steps, context);
   const overBy = seconds - budget;
   return { steps: steps.map(drafted), seconds, seed, leftOut, ...(overBy > 1e-6 && { overBy }) };
+}
+
+/** House choice: a draft shorter than this share of its minutes is stretched, by so much and then by so much. */
+const SHORT_SHARE = 0.95;
+const STRETCHES = [1.4, 2];
+
+/** Longer steps where the usual ones leave minutes empty. */
+function stretched(steps: readonly Filled[], context: DraftContext): readonly Filled[] {
+  let all = steps;
+  for (const stretch of STRETCHES) {
+    if (layRoutine(all, context).seconds >= context.minutes * 60 * SHORT_SHARE) return all;
+    all = assemble(all, context, stretch);
+  }
+  return all;
+}
+
+/** A second step of cool-down where one cannot be as long as it should be. */
+function withSecondCoolDown(filled: readonly Filled[], pool: Pool): readonly Filled[] {
+  const { context } = pool;
+  const budget = context.minutes * 60;
+  const cool = filled.filter(({ exercise }) => exercise.stage === 'cool').reduce((sum, { most }) => sum + most, 0);
+  const isEnough = cool >= coolDownSeconds(context.minutes, 0) - COOL_DOWN_SLACK;
+  if (context.kind === 'cool-down' || isEnough || context.minutes < SHORTEST_WITH_COOL_DOWN) return filled;
+  return fillPlace(filled, { stage: 'cool' }, budget - leastOf(filled), pool);
+}
+
+/** Fills the other places: as many as the shape of the draft wants, and more only where these cannot fill the minutes. */
+function withRest(kept: readonly Filled[], slots: readonly DraftSlot[], pool: Pool): readonly Filled[] {
+  const { context } = pool;
+  const budget = context.minutes * 60;
+  const { wanted, most } = shapeOf(context);
+  let filled = kept;
+  const back = new Map<Stage, number>();
+  for (const slot of slots) {
+    const isFull = filled.reduce((sum, step) => sum + step.most, 0) >= budget;
+    if (filled.length >= (isFull ? wanted : most)) break;
+    // A stage that came back from the last run needs its usual place no more.
+    const spared = back.get(slot.stage) ?? 0;
+    if (slot.only === undefined && spared > 0) {
+      back.set(slot.stage, spared - 1);
+      continue;
+    }
+    const next = fillPlace(filled, slot, budget - leastOf(filled), pool);
+    if (slot.only !== undefined && next !== filled) back.set(slot.stage, spared + 1);
+    filled = next;
+  }
+  return filled;
+}
+
+/**
+ * Places for what comes back from the last run: about two thirds of it, chosen by the seed. What went poorly comes back
+ * as its easier relative.
+ */
+function comingBack(context: DraftContext, eligible: readonly Eligible[]): readonly DraftSlot[] {
+  const [last = []] = context.recent ?? [];
+  const may = new Map(eligible.map((one) => [one.exercise.id, one]));
+  const { wanted } = shapeOf(context);
+  const easier = (id: string): string | undefined =>
+    context.exercises.get(id)?.relatives.find((relative) => relative.as === 'easier')?.id;
+  const isPoor = (id: string): boolean => (context.ease?.get(id) ?? 5) <= CONTINUITY.poorEase;
+  const ids = last.map((id) => (isPoor(id) ? easier(id) : id)).filter((id) => id !== undefined && may.has(id));
+  return [...new Set(ids)]
+    .flatMap((id) => may.get(id ?? '') ?? [])
+    .sort((a, b) => b.chance - a.chance)
+    .slice(0, Math.round(Math.min(wanted, last.length) * CONTINUITY.share))
+    .map(({ exercise: { id, stage } }) => ({ stage, only: id }));
 }
 
 /** A filled place as it is handed out; only pinned steps are locked. */

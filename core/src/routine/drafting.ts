@@ -1,8 +1,9 @@
 import { STAGES } from '../limits/index.ts';
-import { isSungWork, opposedOn, type Exercise } from '../shelf/index.ts';
+import { answerTo, isSungWork, opposedOn, type Exercise } from '../shelf/index.ts';
 import { hasWhatItNeeds } from './allowed-today.ts';
-import { mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
+import { isGentle, mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
+import { shapeOf, stepShape } from './draft-shape.ts';
 import type { DraftContext, DraftedStep, PassedOver } from './draft.types.ts';
 import { layRoutine } from './lay-routine.ts';
 import type { RoutineStep } from './routine.types.ts';
@@ -15,6 +16,8 @@ export interface Filled extends DraftedStep {
   readonly points: number;
   readonly least: number;
   readonly most: number;
+  /** Its length is settled before the rest is fitted. */
+  readonly isFixed?: boolean;
 }
 
 /** An exercise that was looked at for a place. */
@@ -29,9 +32,10 @@ interface Tried {
 /** House choice: places looked at before the best that can be sung is taken. */
 const MOST_TRIED = 12;
 const MOST_PASSED_OVER = 4;
-/** House choice: how long a step usually is; about a minute in five, two in twenty-five. Seconds. */
-const USUAL_STEP = { seconds: 45, moreAMinute: 3 };
-
+/** Fewer keys than this are no ladder. */
+const FEWEST_KEYS = 3;
+/** House choice: silent steps a thorough school of breath adds. */
+const THOROUGH_BREATHS = 3;
 /** What an exercise is set to in a draft: at the tempo it is learnt in while it is new. */
 function settingsOf({ id, work }: Exercise, { known }: DraftContext): RoutineStep['settings'] {
   const learn = work.kind === 'pattern' ? work.tempo.learn : undefined;
@@ -51,15 +55,6 @@ export interface Pool {
 /** Seconds of steps at their shortest, and at full length. */
 export function leastOf(filled: readonly Filled[]): number {
   return filled.reduce((sum, { least }) => sum + least, 0);
-}
-
-/**
- * Seconds of steps at the length they usually have in a routine of so many minutes: as long as they can be, but no
- * single one fills the routine.
- */
-export function usualOf(filled: readonly Filled[], minutes: number): number {
-  const usual = USUAL_STEP.seconds + USUAL_STEP.moreAMinute * minutes;
-  return filled.reduce((sum, { least, most }) => sum + Math.max(least, Math.min(most, usual)), 0);
 }
 
 /** The steps a draft begins with: those that are pinned. */
@@ -88,6 +83,35 @@ function withVariety(candidate: Candidate, filled: readonly Filled[]): Candidate
   return alike.length < 2 ? candidate : { ...candidate, points: candidate.points + DRAFT_POINTS.thirdOfAKind };
 }
 
+/** Whether a step has no voice in it. */
+function isSilent(exercise: Exercise): boolean {
+  return !isSungWork(exercise) && exercise.work.kind !== 'spoken';
+}
+
+/** Whether one more such exercise fits what a draft holds: new ones, silent ones, and no tune twice in a stage. */
+function fitsShape(exercise: Exercise, filled: readonly Filled[], context: DraftContext): boolean {
+  const { mostNew, mostSilent } = shapeOf(context);
+  const countsNew = (one: Exercise): boolean => !context.known.has(one.id) && !isGentle(one);
+  if (countsNew(exercise) && filled.filter((other) => countsNew(other.exercise)).length >= mostNew) return false;
+  const thorough = answerTo(context.approach, 'breath-share') === 'thorough' ? THOROUGH_BREATHS : 0;
+  const isCoolDown = context.kind === 'cool-down';
+  if (
+    isSilent(exercise) &&
+    !isCoolDown &&
+    filled.filter((other) => isSilent(other.exercise)).length >= mostSilent + thorough
+  )
+    return false;
+  const tune = tuneOf(exercise);
+  return (
+    tune === null || !filled.some((other) => other.exercise.stage === exercise.stage && tuneOf(other.exercise) === tune)
+  );
+}
+
+/** The tune of an exercise, so that no two of a stage are sung to the same; none for glides and silent work. */
+function tuneOf({ work }: Exercise): string | null {
+  return work.kind === 'pattern' ? work.pattern : null;
+}
+
 /** Fills a place with the best that can be sung there within so many seconds; at a kept place else with the shortest. */
 export function fillPlace(
   filled: readonly Filled[],
@@ -98,6 +122,8 @@ export function fillPlace(
   const taken = new Set(filled.map(({ exercise }) => exercise.id));
   const weighed = eligible
     .filter(({ exercise }) => exercise.stage === slot.stage && !taken.has(exercise.id))
+    .filter(({ exercise }) => slot.only === undefined || exercise.id === slot.only)
+    .filter(({ exercise }) => (slot.keep ?? false) || fitsShape(exercise, filled, context))
     .filter(({ exercise }) => hasWhatItNeeds(exercise, context, taken))
     .filter(({ exercise }) => !(isFastBreath(exercise) && filled.some((other) => isFastBreath(other.exercise))))
     .filter(({ exercise }) => filled.every((other) => opposedOn(exercise, other.exercise) === null))
@@ -115,11 +141,17 @@ export function fillPlace(
       context,
       sungBefore(exercise, filled),
       1,
+      false,
+      stepShape(exercise, context),
     );
     const [first, last] = [options[0], options.at(-1)];
     const isNarrow = first?.isNarrow ?? false;
     if (!first || !last) {
       passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” has no room in this voice today.` });
+      continue;
+    }
+    if (!(slot.keep ?? false) && first.keys !== null && first.keys < FEWEST_KEYS) {
+      passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” has few keys in this voice today.` });
       continue;
     }
     tried.push({ candidate, least: first.seconds, most: last.seconds, isNarrow });

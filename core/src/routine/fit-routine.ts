@@ -1,8 +1,9 @@
+import type { Exercise } from '../shelf/index.ts';
 import { fitToBudget } from './fit-to-budget.ts';
 import { layRoutine } from './lay-routine.ts';
 import { isSung } from './lay-step.ts';
 import type { RoutineContext, RoutineStep } from './routine.types.ts';
-import { optionsOf, type StepOption } from './step-options.ts';
+import { optionsOf, type StepOption, type StepShape } from './step-options.ts';
 
 /** A routine fitted to its minutes. */
 export interface FittedRoutine {
@@ -24,6 +25,8 @@ export interface FitWishes {
   readonly worth?: ReadonlyMap<string, number>;
   /** Drops steps until the rest fits; else the least of all stays and is said to be too long. */
   readonly mayDrop?: boolean;
+  /** What a draft asks of the length of a step. */
+  readonly shapeOf?: (exercise: Exercise) => StepShape;
   /** No step becomes longer than it is. */
   readonly neverLonger?: boolean;
 }
@@ -42,7 +45,7 @@ function fitOnce(
   steps: readonly RoutineStep[],
   budgetSeconds: number,
   context: RoutineContext,
-  { keep = new Set(), worth = new Map(), neverLonger = false }: FitWishes,
+  { keep = new Set(), worth = new Map(), neverLonger = false, shapeOf }: FitWishes,
   isTight: boolean,
 ): { readonly fitted: readonly RoutineStep[]; readonly fit: ReturnType<typeof fitToBudget> } {
   const only = onlyOnes(steps, context);
@@ -54,9 +57,11 @@ function fitOnce(
     const step = here.get(id);
     if (!step) continue;
     const weight = worth.get(id) ?? PLAIN_WORTH;
-    const found = step.locked ? [] : optionsOf(step, exercise, context, sungSteps, weight, isTight);
+    const found = step.locked
+      ? []
+      : optionsOf(step, exercise, context, sungSteps, weight, isTight, shapeOf?.(exercise));
     const short = neverLonger ? found.filter((option) => option.seconds <= seconds) : found;
-    options.set(id, short.length > 0 ? short : [{ settings, seconds, worth: weight, isNarrow: false }]);
+    options.set(id, short.length > 0 ? short : [{ settings, seconds, worth: weight, isNarrow: false, keys: null }]);
     if (isSung(laid)) sungSteps += 1;
   }
   const fitSteps = [...options].map(([id, list]) => ({

@@ -31,10 +31,10 @@ import { asTaught, isOlderVoice, openingPattern } from './as-taught.ts';
 import { goesToTheEnd } from './by-approach.ts';
 import { keyWays } from './key-ways.ts';
 import { leftOutToday } from './allowed-today.ts';
-import { turnedSiren, turnedWork } from './turn-by-condition.ts';
+import { middleStart, turnedSiren, turnedWork } from './turn-by-condition.ts';
 
 /** House default, a teacher's setting: seconds to explain an exercise the student does not know yet, and a known one. */
-export const USUAL_SET_UP = { whenNew: 40, whenKnown: 8 };
+export const USUAL_SET_UP = { whenNew: 20, whenKnown: 5 };
 
 /** What a step's own work comes to, before its place in the routine is known. */
 type Outcome = Pick<
@@ -89,6 +89,12 @@ function tempoOf(work: PatternWork, settings: StepSettings, context: RoutineCont
   return settings.tempo ?? Math.round(work.tempo.usual * (isOlderVoice(context) ? rules.older.tempoShare : 1));
 }
 
+/** The comfortable range the limits began with. */
+function baseOf({ entries, floor, ceiling }: Limits): { readonly low: number; readonly high: number } {
+  const first = (side: 'floor' | 'ceiling'): number | undefined => entries.find((entry) => entry.side === side)?.result;
+  return { low: first('floor') ?? floor, high: first('ceiling') ?? ceiling };
+}
+
 function layLadder(
   { id, manners }: Exercise,
   written: PatternWork,
@@ -102,13 +108,15 @@ function layLadder(
   const voice = voiceOf(context.voice);
   const { floor, ceiling } = limits;
   const proposal = proposeStart({ pattern, floor, ceiling, placement: work.placement, voice });
+  const highest = work === written ? null : middleStart(context, baseOf(limits), pattern.high);
+  const proposed = Math.max(floor - pattern.low, Math.min(proposal?.start ?? floor, highest ?? Infinity));
   const maxKeys = settings.maxKeys ?? work.mostKeys;
   const returnStep = settings.returnStep ?? work.returnStep;
   const input: LadderInput = {
     pattern,
     floor,
     ceiling,
-    start: settings.start ?? proposal?.start ?? floor,
+    start: settings.start ?? proposed,
     step: settings.step ?? work.step,
     travel: settings.travel ?? work.travel,
     ...(returnStep !== undefined && { returnStep }),

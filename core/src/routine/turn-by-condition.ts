@@ -10,7 +10,7 @@ const HIGH_ANCHOR = 2;
 type Direction = 'as-written' | 'turned' | 'rise-only' | 'high-to-low';
 
 const TRAVELS: Readonly<Record<Exclude<Direction, 'as-written'>, Readonly<Partial<Record<Travel, Travel>>>>> = {
-  turned: { rise: 'fall', 'rise-return': 'fall-return', 'rise-fall': 'fall' },
+  turned: { rise: 'fall-return', 'rise-return': 'fall-return', 'rise-fall': 'fall-return' },
   'rise-only': { 'rise-return': 'rise', 'rise-fall': 'rise' },
   'high-to-low': { rise: 'fall', 'rise-return': 'fall', 'rise-fall': 'fall', 'fall-return': 'fall' },
 };
@@ -33,6 +33,26 @@ function directionOn({ conditions, approach }: Day): Direction {
   return goesDown ? 'turned' : 'as-written';
 }
 
+/** Source: usual teaching, a low morning voice warms from its middle: the first key's top no higher above it. Semitones. */
+const OVER_MIDDLE = 2;
+
+/**
+ * The highest start of turned work on a heavy morning: from the comfortable middle, not from under the ceiling.
+ *
+ * @param comfortable lowest and highest comfortable note, MIDI
+ * @param high the pattern's highest note over its tonic, semitones
+ * @returns null where the day sets none
+ * @example middleStart of a fifth in A3–E5 on a heavy morning // 62, so that it tops out at A4
+ */
+export function middleStart(
+  { conditions }: Pick<Day, 'conditions'>,
+  comfortable: { readonly low: number; readonly high: number },
+  high: number,
+): number | null {
+  if (!conditions.includes('heavy')) return null;
+  return Math.floor((comfortable.low + comfortable.high) / 2) + OVER_MIDDLE - high;
+}
+
 /** Falling work starts high; a start that is the voice's own stays. */
 function turnedPlacement(placement: PatternWork['placement']): PatternWork['placement'] {
   const isFromBelow = placement.rule === 'low-anchor' || placement.rule === 'bridge-anchor';
@@ -43,7 +63,7 @@ function turnedPlacement(placement: PatternWork['placement']): PatternWork['plac
  * An exercise as the school and the day turn it: rising work falls on a heavy morning. What the teacher set by hand is
  * not touched.
  *
- * @example rise-return from low-anchor, heavy: fall-return from high-anchor
+ * @example rise-return from low-anchor, heavy: fall-return, from the middle by `middleStart`
  */
 export function turnedWork(work: PatternWork, day: Day): PatternWork {
   const direction = directionOn(day);

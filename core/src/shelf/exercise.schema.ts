@@ -161,6 +161,10 @@ export const exerciseSchema = z.strictObject({
   cautions: z.array(words).default([]),
   /** Cautions on file that leave it out. */
   notWith: z.array(z.enum(CAUTIONS)).default([]),
+  /** Not under this age, years. */
+  notUnder: z.int().min(1).max(99).optional(),
+  /** Not on a day with one of these conditions; a rough voice counts as recovering. */
+  notWhen: z.array(z.enum(['heavy', 'tired', 'recovering'])).default([]),
   /** Ways in which one key is sung before moving on, in order, such as breathy, then clear. */
   manners: z.array(words).default([]),
   /** How the student finds out alone, and what right feels like. */

@@ -1,4 +1,5 @@
 // Source: house choice from common practice with learnt skills; counts of goes, days and weeks.
+import type { Caution } from '../voice/index.ts';
 
 /** When a learnt stage is passed, and when it is taken back. */
 export const LEARNING_RULES = {
@@ -22,6 +23,8 @@ export interface Overlay {
   /** Stages it is learnt in. */
   readonly learnt: readonly string[];
   readonly cautions: readonly string[];
+  /** Cautions on file that leave it out. */
+  readonly notWith?: readonly Caution[];
 }
 
 export const OVERLAYS: readonly Overlay[] = [
@@ -33,6 +36,7 @@ export const OVERLAYS: readonly Overlay[] = [
     text: 'Fingertips lie at the jaw hinge or under the chin; they notice, they never press.',
     learnt: ['with the hand', 'the hand a finger away', 'without', 'with the next exercise'],
     cautions: ['Lightly, and not with a jaw that hurts.'],
+    notWith: ['jaw'],
   },
   {
     id: 'slow-sway',

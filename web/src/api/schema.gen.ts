@@ -1923,6 +1923,9 @@ export interface operations {
                         cautions: string[];
                         /** @default [] */
                         notWith: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+                        notUnder?: number;
+                        /** @default [] */
+                        notWhen: ("heavy" | "tired" | "recovering")[];
                         /** @default [] */
                         manners: string[];
                         senseCheck?: {
@@ -2236,6 +2239,9 @@ export interface operations {
                             cautions: string[];
                             /** @default [] */
                             notWith: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+                            notUnder?: number;
+                            /** @default [] */
+                            notWhen: ("heavy" | "tired" | "recovering")[];
                             /** @default [] */
                             manners: string[];
                             senseCheck?: {
@@ -2486,6 +2492,9 @@ export interface operations {
                         cautions: string[];
                         /** @default [] */
                         notWith: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+                        notUnder?: number;
+                        /** @default [] */
+                        notWhen: ("heavy" | "tired" | "recovering")[];
                         /** @default [] */
                         manners: string[];
                         senseCheck?: {
@@ -2736,6 +2745,9 @@ export interface operations {
                         cautions: string[];
                         /** @default [] */
                         notWith: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+                        notUnder?: number;
+                        /** @default [] */
+                        notWhen: ("heavy" | "tired" | "recovering")[];
                         /** @default [] */
                         manners: string[];
                         senseCheck?: {

@@ -255,6 +255,8 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
       on('breath', watch('Chest does it', 'breath climbs', tell('Hand on the belly, slower.'))),
     ],
     relatives: [{ id: 'low-wide-breath', as: 'easier' }],
+    notUnder: 10,
+    notWhen: ['recovering'],
     cautions: [
       'Ten seconds at most, twice, half a minute apart; sitting or holding on. Not with asthma flare, panic, epilepsy, pregnancy, or under ten.',
     ],
@@ -276,6 +278,8 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
       on('tension', watch('Nostrils pinch', 'too strong', tell('Half as much air.'))),
     ],
     relatives: [{ id: 'low-wide-breath', as: 'easier' }],
+    notUnder: 10,
+    notWhen: ['recovering'],
     cautions: [
       'Ten seconds at most, twice, half a minute apart. Not with asthma flare, panic, epilepsy, pregnancy, or under ten.',
     ],

@@ -284,6 +284,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
       on('strain', watch('Dry tickle afterwards', 'too much of it', rest('A sip of water, and no more today.'))),
     ],
     relatives: [{ id: 'three-starts', as: 'instead' }],
+    notWhen: ['recovering'],
     cautions: ['Soft, six to eight seconds at a time, two to three minutes in all; not when hoarse.'],
   },
 ];

@@ -232,6 +232,7 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
       on('tension', watch('Jaw juts', 'acting it', tell('Face at rest, sound rough.'))),
     ],
     relatives: [{ id: 'sigh-to-speech', as: 'easier' }],
+    notWhen: ['recovering'],
     cautions: [GRIT_CAUTION],
   },
   {
@@ -342,6 +343,7 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
       watch('Tickle', 'dry or hoarse', rest('Water and silence instead.')),
     ],
     relatives: [{ id: 'silence-and-water', as: 'instead' }],
+    notWhen: ['recovering'],
     cautions: ['Soft, six to eight seconds, two to three minutes in all; not when hoarse.'],
   },
   {

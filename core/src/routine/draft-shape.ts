@@ -1,0 +1,55 @@
+import type { Exercise } from '../shelf/index.ts';
+import {
+  COOL_DOWN,
+  DRAFT_SHAPES,
+  LEAST_KEYS,
+  LEAST_KEYS_ELSEWHERE,
+  LONGEST_STEP,
+  YOUNG_SHAPE,
+  type DraftShape,
+} from './draft-shape.data.ts';
+import type { DraftContext } from './draft.types.ts';
+import type { StepShape } from './step-options.ts';
+
+/**
+ * How a draft for this student is shaped: the least where nothing is known yet, else the middle of what is usual; a child
+ * gets one exercise fewer.
+ *
+ * @example ten minutes, all known: 7 exercises
+ */
+export function shapeOf({ minutes, known, voice }: DraftContext): DraftShape & { readonly wanted: number } {
+  const row = [...DRAFT_SHAPES].reverse().find((one) => one.minutes <= minutes) ?? DRAFT_SHAPES[0];
+  if (!row) throw new Error('There is no shape of a draft.');
+  const isYoung = voice.type === 'treble' || (voice.age !== undefined && voice.age < YOUNG_SHAPE.under);
+  const fewer = isYoung ? 1 : 0;
+  const wanted = known.size === 0 ? row.least : Math.round((row.least + row.most) / 2);
+  const most = known.size === 0 ? row.least + 1 : row.most;
+  return { ...row, most: Math.max(3, most - fewer), wanted: Math.max(3, wanted - fewer) };
+}
+
+/**
+ * What a draft asks of the length of one of its steps.
+ *
+ * @param stretch how many times its usual most a step may last, where few steps have to fill the minutes
+ */
+export function stepShape(
+  { stage }: Pick<Exercise, 'stage'>,
+  { minutes, voice }: DraftContext,
+  stretch = 1,
+): StepShape {
+  const isYoung = voice.type === 'treble' || (voice.age !== undefined && voice.age < YOUNG_SHAPE.under);
+  const usual = stretch * Math.max(LONGEST_STEP.least, minutes * 60 * LONGEST_STEP.share);
+  return {
+    leastKeys: LEAST_KEYS[stage] ?? LEAST_KEYS_ELSEWHERE,
+    mostSeconds: isYoung ? Math.min(YOUNG_SHAPE.mostSeconds, usual) : usual,
+  };
+}
+
+/** Seconds the cool-down takes, after work of such a load. */
+export function coolDownSeconds(minutes: number, mostLoad: number): number {
+  const { share, least, leastInShort, shortMinutes, afterHeavy, heavyLoad } = COOL_DOWN;
+  const usual = Math.max(minutes <= shortMinutes ? leastInShort : least, minutes * 60 * share);
+  return mostLoad >= heavyLoad && minutes > shortMinutes
+    ? Math.max(usual, Math.min(afterHeavy, minutes * 60 * 0.3))
+    : usual;
+}
