@@ -98,7 +98,7 @@ function Codes(): ReactElement {
           />
           <FormProblem error={make.error} />
           <Group>
-            <Button type="submit" disabled={password === ''} loading={make.isPending}>
+            <Button type="submit" loading={make.isPending}>
               {t('settings.account.newCodes')}
             </Button>
           </Group>
