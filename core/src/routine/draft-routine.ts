@@ -150,6 +150,7 @@ function withCoolDown(steps: readonly Filled[], context: DraftContext): readonly
       ...stepShape(step.exercise, context),
       leastKeys: 0,
       mostSeconds: Infinity,
+      twiceUpToKeys: Infinity,
     });
     const chosen = options.find(({ seconds }) => seconds >= left - COOL_DOWN_SLACK) ?? options.at(-1);
     if (!chosen) return step;

@@ -27,6 +27,9 @@ export function shapeOf({ minutes, known, voice }: DraftContext): DraftShape & {
   return { ...row, most: Math.max(3, most - fewer), wanted: Math.max(3, wanted - fewer) };
 }
 
+/** House choice: so few keys may be sung twice each; any number where few steps have to fill the minutes. */
+const FEW_KEYS = 6;
+
 /**
  * What a draft asks of the length of one of its steps.
  *
@@ -41,6 +44,7 @@ export function stepShape(
   const usual = stretch * Math.max(LONGEST_STEP.least, minutes * 60 * LONGEST_STEP.share);
   return {
     leastKeys: LEAST_KEYS[stage] ?? LEAST_KEYS_ELSEWHERE,
+    twiceUpToKeys: stretch > 1 ? Infinity : FEW_KEYS,
     mostSeconds: isYoung ? Math.min(YOUNG_SHAPE.mostSeconds, usual) : usual,
   };
 }

@@ -36,10 +36,11 @@ export interface StepShape {
   readonly leastKeys: number;
   /** No step of a draft fills it alone. */
   readonly mostSeconds: number;
+  /** Ladders of so few keys may be sung twice in each. */
+  readonly twiceUpToKeys: number;
 }
 
-/** House choice: a ladder of so few keys may be sung twice in each, and a glide twice as often as usual. */
-const FEW_KEYS = 6;
+/** House choice: twice in each key, or a glide twice as often as usual, is as far as a draft goes. */
 const TWICE = 2;
 
 function keyChoices(laid: LaidStep, isTight: boolean, shape?: StepShape): readonly StepSettings[] {
@@ -52,7 +53,7 @@ function keyChoices(laid: LaidStep, isTight: boolean, shape?: StepShape): readon
   return Array.from({ length: count }, (_, index) => fewest + index)
     .filter((keys) => (outward - keys) % every === 0 || keys === fewest)
     .map((maxKeys): StepSettings => (maxKeys === outward ? {} : { maxKeys }))
-    .concat(shape && outward <= FEW_KEYS && work.timesPerKey === 1 ? [{ timesPerKey: TWICE }] : []);
+    .concat(shape && outward <= shape.twiceUpToKeys && work.timesPerKey === 1 ? [{ timesPerKey: TWICE }] : []);
 }
 
 function repeatChoices(usual: number, isTight: boolean, most = usual): readonly StepSettings[] {
