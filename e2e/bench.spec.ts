@@ -75,7 +75,7 @@ test('order, durations and a cool-down at the end survive a reload; a removal ca
     ]);
   await stepRow(page, 'Standing check').click();
   await page.getByLabel('Seconds').fill('75');
-  await expect(stepRow(page, 'Standing check')).toContainText('1:55');
+  await expect(stepRow(page, 'Standing check')).toContainText('1:35');
   await page.getByRole('button', { name: 'Remove “Hum on the chord”' }).click({ force: true });
   await expect(order(page)).toHaveCount(5);
   await page.getByRole('alert').getByRole('button', { name: 'Undo' }).click();
@@ -93,7 +93,7 @@ test('order, durations and a cool-down at the end survive a reload; a removal ca
       'Up and down five',
       'Falling hum',
     ]);
-  await expect(stepRow(page, 'Standing check')).toContainText('1:55');
+  await expect(stepRow(page, 'Standing check')).toContainText('1:35');
   await expect(page.getByText(/of 9:00/)).toBeVisible();
 });
 
