@@ -214,10 +214,10 @@ test('left-out keys are struck on the bench and never come at the piano', async 
   const planned = await page.evaluate(
     () =>
       (
-        JSON.parse(localStorage.getItem('soft-lark.runs') ?? '[]') as {
-          plan: { exerciseId: string; keys: { low: number }[] }[];
-        }[]
-      )[0]?.plan,
+        JSON.parse(localStorage.getItem('soft-lark.runs') ?? '{"runs":[]}') as {
+          runs: { plan: { exerciseId: string; keys: { low: number }[] }[] }[];
+        }
+      ).runs[0]?.plan,
   );
   const keys = planned?.find(({ exerciseId }) => exerciseId === 'falling-hum')?.keys ?? [];
   expect(keys.length).toBeGreaterThan(0);
