@@ -133,7 +133,7 @@ test('the whole bench on a keyboard alone: draft, pin two, another, fewer minute
 
   await tabTo(page, 'Minutes to fit');
   await press(page, 'ArrowLeft', 'ArrowLeft', 'ArrowLeft');
-  await expect(page.getByText(/^[67]:\d\d of 7:00/)).toBeVisible();
+  await expect(page.getByText(/^[4-7]:\d\d of 7:00/)).toBeVisible();
 
   // Two fixes: minutes that are not used, then too few of them.
   await tabTo(page, /^Minutes$/);
