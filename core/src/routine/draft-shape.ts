@@ -11,6 +11,10 @@ import {
 import type { DraftContext } from './draft.types.ts';
 import type { StepShape } from './step-options.ts';
 
+function isYoung(voice: DraftContext['voice']): boolean {
+  return voice.type === 'treble' || (voice.age !== undefined && voice.age < YOUNG_SHAPE.under);
+}
+
 /**
  * How a draft for this student is shaped: the least where nothing is known yet, else the middle of what is usual; a child
  * gets one exercise fewer.
@@ -20,8 +24,7 @@ import type { StepShape } from './step-options.ts';
 export function shapeOf({ minutes, known, voice }: DraftContext): DraftShape & { readonly wanted: number } {
   const row = [...DRAFT_SHAPES].reverse().find((one) => one.minutes <= minutes) ?? DRAFT_SHAPES[0];
   if (!row) throw new Error('There is no shape of a draft.');
-  const isYoung = voice.type === 'treble' || (voice.age !== undefined && voice.age < YOUNG_SHAPE.under);
-  const fewer = isYoung ? 1 : 0;
+  const fewer = isYoung(voice) ? 1 : 0;
   const wanted = known.size === 0 ? row.least : Math.round((row.least + row.most) / 2);
   const most = known.size === 0 ? row.least + 1 : row.most;
   return { ...row, most: Math.max(3, most - fewer), wanted: Math.max(3, wanted - fewer) };
@@ -40,12 +43,11 @@ export function stepShape(
   { minutes, voice }: DraftContext,
   stretch = 1,
 ): StepShape {
-  const isYoung = voice.type === 'treble' || (voice.age !== undefined && voice.age < YOUNG_SHAPE.under);
   const usual = stretch * Math.max(LONGEST_STEP.least, minutes * 60 * LONGEST_STEP.share);
   return {
     leastKeys: LEAST_KEYS[stage] ?? LEAST_KEYS_ELSEWHERE,
     twiceUpToKeys: stretch > 1 ? Infinity : FEW_KEYS,
-    mostSeconds: isYoung ? Math.min(YOUNG_SHAPE.mostSeconds, usual) : usual,
+    mostSeconds: isYoung(voice) ? Math.min(YOUNG_SHAPE.mostSeconds, usual) : usual,
   };
 }
 

@@ -38,17 +38,20 @@ interface SummaryRow {
   readonly marks: Mark[];
 }
 
+/** The columns of a `SummaryRow`. */
+const SUMMED_UP = `
+         run.id, run.student_id, student.name as student_name, run.routine_id, run.routine_name, run.started_at,
+         run.ended_at, run.conditions, run.ease, run.note, run.planned_keys, run.sung_keys, run.lowest, run.highest, run.marks`;
+
 /** One row a run; `$1` is the studio. */
 const SUMMARY = `
-  select run.id, run.student_id, student.name as student_name, run.routine_id, run.routine_name, run.started_at,
-         run.ended_at, run.conditions, run.ease, run.note, run.planned_keys, run.sung_keys, run.lowest, run.highest, run.marks
+  select ${SUMMED_UP}
     from run join student on student.studio_id = run.studio_id and student.id = run.student_id
    where run.studio_id = $1`;
 
 /** The last run of each student; `$1` is the studio, `$2` these students or null for all, `$3` only runs that ended. */
 const LAST_OF_EACH = `
-  select run.id, run.student_id, student.name as student_name, run.routine_id, run.routine_name, run.started_at,
-         run.ended_at, run.conditions, run.ease, run.note, run.planned_keys, run.sung_keys, run.lowest, run.highest, run.marks
+  select ${SUMMED_UP}
     from student
    cross join lateral (
          select * from run
