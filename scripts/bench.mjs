@@ -36,7 +36,7 @@ async function warmStart() {
   return seconds;
 }
 
-const TABLES = ['core', 'think', 'page', 'walls', 'size', 'start'];
+const TABLES = ['core', 'think', 'drafts', 'page', 'walls', 'size', 'start'];
 
 /** Which tables are wanted: all, or those named behind the command. */
 const wanted = process.argv.slice(2);
@@ -71,6 +71,7 @@ async function onServer(database, env, measure) {
 const MEASURE = {
   core: async () => (await import('../bench/core-figures.mjs')).coreFigures(),
   think: async () => (await import('../bench/think-figures.mjs')).thinkFigures(),
+  drafts: async () => (await import('../bench/draft-figures.mjs')).draftFigures(),
   page: () =>
     onServer('bench', {}, async ({ address }) => {
       const { pageFigures } = await import('../bench/page-figures.mjs');

@@ -3,7 +3,7 @@ import { addKeys } from './keys-by-hand.ts';
 import type { Ladder, LadderInput, PlannedKey, Rung, SkippedKey } from './ladder.types.ts';
 import { planTravel } from './plan-travel.ts';
 import { routeInTime } from './route-in-time.ts';
-import { zoneOf, zoneReason, zoneSounded } from './zones.ts';
+import { gapReason, gapSounded, zoneOf, zoneReason, zoneSounded } from './zones.ts';
 
 /** Beats the new key's chord and first note take before the singing, and the breath after it. */
 export const USUAL_CUE_BEATS = 4;
@@ -22,7 +22,9 @@ function strike(input: LadderInput, keys: readonly PlannedKey[]): StruckPlan {
   const skipped: SkippedKey[] = [];
   keys.forEach((key, turn) => {
     const zone = zoneSounded(input.pattern, key.tonic, input.avoid ?? []);
+    const gap = gapSounded(input.pattern, key.tonic, input.gaps ?? []);
     if (zone) skipped.push({ tonic: key.tonic, reason: zoneReason(zone) });
+    else if (gap) skipped.push({ tonic: key.tonic, reason: gapReason(gap) });
     else if (input.struck?.includes(key.tonic)) skipped.push({ tonic: key.tonic, reason: BY_HAND });
     else kept.push({ key, turn });
   });

@@ -26,6 +26,8 @@ export interface LadderInput {
   readonly restBeats?: number;
   /** Closed intervals that must never sound. */
   readonly avoid?: readonly PitchRange[];
+  /** Missing notes of the voice, closed intervals: a key that lands in one is struck, a glide may pass through. */
+  readonly gaps?: readonly PitchRange[];
   /** Register turnovers, for the zones. */
   readonly bridges?: readonly number[];
   /** Tonics a teacher left out by hand, on every leg. */

@@ -16,10 +16,25 @@ export function zoneSounded(pattern: Pattern, tonic: number, avoid: readonly Pit
   );
 }
 
+/** The first gap of the voice that a key of the pattern would land in, if any; a glide may pass through one. */
+export function gapSounded(pattern: Pattern, tonic: number, gaps: readonly PitchRange[]): PitchRange | undefined {
+  if (gaps.length === 0) return undefined;
+  const notes = pattern.events.filter(isSounding).flatMap(({ from, to }) => [tonic + from, tonic + to]);
+  return gaps.find(({ low, high }) => notes.some((note) => note >= low && note <= high));
+}
+
 /** Why a key was struck, in a sentence. */
-export function zoneReason({ low, high }: PitchRange): string {
-  const zone = low === high ? writeNote(low) : `${writeNote(low)} to ${writeNote(high)}`;
-  return `${zone} is never sounded.`;
+export function zoneReason(zone: PitchRange): string {
+  return `${written(zone)} is never sounded.`;
+}
+
+/** Why a key was struck, in a sentence. */
+export function gapReason(gap: PitchRange): string {
+  return `${written(gap)} is missing from this voice.`;
+}
+
+function written({ low, high }: PitchRange): string {
+  return low === high ? writeNote(low) : `${writeNote(low)} to ${writeNote(high)}`;
 }
 
 /** Where a rung lies against the first bridge; without bridges it counts as low. */

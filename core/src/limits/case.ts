@@ -1,4 +1,4 @@
-import { referenceOf, type PitchRange } from '../voice/index.ts';
+import { openRanges, referenceOf, type PitchRange } from '../voice/index.ts';
 import type { Ledger, LineWords } from './ledger.ts';
 import type { LimitContext, RuleName, RulePath, RuleTable } from './limits.types.ts';
 import { USUAL_RULES } from './rules.data.ts';
@@ -7,6 +7,9 @@ import { USUAL_RULES } from './rules.data.ts';
 export interface Case {
   readonly context: LimitContext;
   readonly rules: RuleTable;
+  /** As measured, or as usual for the voice. */
+  readonly given: PitchRange;
+  /** The same without ends that are never sung. */
   readonly comfortable: PitchRange;
   readonly reach: PitchRange;
   readonly isSiren: boolean;
@@ -29,7 +32,11 @@ export function factsOf(context: LimitContext): Case {
   const rules = context.rules ?? USUAL_RULES;
   const { measured } = context.voice;
   const reference = referenceOf(context.voice, rules.ranges);
-  const comfortable = measured ?? reference.comfortable;
+  const given = measured ?? reference.comfortable;
+  const furthest = measured
+    ? { low: measured.reachLow ?? measured.low, high: measured.reachHigh ?? measured.high }
+    : reference.usual;
+  const { comfortable, reach } = openRanges(given, furthest, context.voice.closed);
   const { stage, kind = 'pattern', quiet = false } = context.exercise;
   const isSiren = kind === 'siren';
   const hasMargin =
@@ -37,10 +44,9 @@ export function factsOf(context: LimitContext): Case {
   return {
     context,
     rules,
+    given,
     comfortable,
-    reach: measured
-      ? { low: measured.reachLow ?? measured.low, high: measured.reachHigh ?? measured.high }
-      : reference.usual,
+    reach,
     isSiren,
     isOccluded: stage === 'occluded',
     isQuiet: quiet,

@@ -60,6 +60,8 @@ export interface RuleTable {
     >
   >;
   readonly changing: { readonly pastMiddle: number };
+  /** The longest stretch without a rest, seconds: a child, a beginner or an older voice, usual; and the share of it while recovering. */
+  readonly breath: Readonly<Record<'child' | 'beginner' | 'usual' | 'recoveringShare', number>>;
   readonly older: { readonly from: number; readonly tempoShare: number; readonly firstSpan: number };
   /** What a voice starts from before anything was measured, and the caps of the young. */
   readonly ranges: ReferenceTable;
@@ -78,6 +80,7 @@ export type RangePath =
 
 export type RuleName =
   | 'base'
+  | 'closed-end'
   | 'margin'
   | 'style'
   | 'advice'

@@ -1,3 +1,4 @@
+import type { Condition } from '../voice/index.ts';
 import { lineOf, TEACHER, type Case, type Rule } from './case.ts';
 import { isBeforePerformance } from './day-rules.ts';
 import { cap, shift } from './ledger.ts';
@@ -10,6 +11,10 @@ function mayExtend(facts: Case): boolean {
   const isWarm = context.sungSteps >= rules.extension.afterSungSteps;
   const isGrown = ageFor(context.voice) >= rules.young.grownFrom;
   return Boolean(context.exercise.extendsRange) && isRested && isWarm && isGrown && !isBeforePerformance(facts);
+}
+
+function isWorn(conditions: readonly Condition[]): boolean {
+  return conditions.includes('tired') || conditions.includes('recovering');
 }
 
 /** 7. Gentle work and work meant to extend the range go further. */
@@ -29,7 +34,8 @@ export const purpose: Rule = (ledger, facts) => {
     const line = lineOf('extension', 'meant to extend the range', rules, 'extension.overTop');
     return shift(lowered, 'ceiling', rules.extension.overTop + facts.margin, line);
   }
-  if (!isGentle) return lowered;
+  // A credit that cancelled the condition would send a tired voice as high as a fresh one.
+  if (!isGentle || isWorn(context.conditions)) return lowered;
   return shift(lowered, 'ceiling', rules.gentle.ceiling, lineOf('gentle', label, rules, 'gentle.ceiling'));
 };
 

@@ -3,11 +3,17 @@ import { lineOf, TEACHER, type Rule } from './case.ts';
 import { cap, shift } from './ledger.ts';
 
 /** 1. What was measured, or the usual range of the voice. */
-export const base: Rule = (ledger, { context, comfortable, rules }) => {
+export const base: Rule = (ledger, { context, given, rules }) => {
   const { measured, type } = context.voice;
   const line = measured
     ? { ...lineOf('base', 'measured', rules), source: 'range check', date: measured.date }
     : lineOf('base', `usual for a ${type}, not measured yet`, rules);
+  return cap(cap(ledger, 'floor', given.low, line), 'ceiling', given.high, line);
+};
+
+/** 1. An end of the range that is a gap, or never sounded, is not the end: what lies before it is. */
+export const closedEnds: Rule = (ledger, { comfortable, rules }) => {
+  const line = { ...lineOf('closed-end', 'what lies beyond is never sung', rules), source: TEACHER };
   return cap(cap(ledger, 'floor', comfortable.low, line), 'ceiling', comfortable.high, line);
 };
 

@@ -4,11 +4,12 @@ import { changing, clamps, override } from './last-rules.ts';
 import { EMPTY_LEDGER, type Side } from './ledger.ts';
 import type { LedgerEntry, LimitContext, Limits } from './limits.types.ts';
 import { belt, grit, modest, opening, purpose } from './purpose-rules.ts';
-import { advice, base, margin, style } from './range-rules.ts';
+import { advice, base, closedEnds, margin, style } from './range-rules.ts';
 
 /** The order is part of the contract: caps come after conditions, so that modest work is not made smaller twice. */
 const RULES: readonly Rule[] = [
   base,
+  closedEnds,
   margin,
   style,
   advice,

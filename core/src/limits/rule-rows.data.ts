@@ -1,7 +1,7 @@
 // Source: usual teaching reference, schools differ. What each figure of the rule table is, and between what it may be set.
 import type { RulePath } from './limits.types.ts';
 
-export type RuleUnit = 'semitones' | 'note' | 'hours' | 'years' | 'steps' | 'share' | 'of four';
+export type RuleUnit = 'semitones' | 'note' | 'hours' | 'years' | 'steps' | 'share' | 'of four' | 'seconds';
 
 /** One row a teacher can change. */
 export interface RuleRow {
@@ -27,6 +27,9 @@ export const RULE_ROWS: readonly RuleRow[] = [
   row('style.folk', 'semitones', -6, 2, 'Folk: ceiling'),
   row('style.choral', 'semitones', -6, 2, 'Choral: ceiling'),
   row('style.heavy', 'semitones', -6, 2, 'Heavy: ceiling'),
+  row('style.gospel', 'semitones', -6, 2, 'Gospel: ceiling'),
+  row('style.rock', 'semitones', -6, 2, 'Rock: ceiling'),
+  row('style.rnb', 'semitones', -6, 2, 'R&B: ceiling'),
   row('condition.heavy', 'semitones', 1, 7, 'Heavy today: ceiling lower by'),
   row('condition.tired', 'semitones', 1, 7, 'Tired today: ceiling lower by'),
   row('condition.recovering', 'semitones', 1, 9, 'Recovering: ceiling lower by'),
@@ -69,6 +72,10 @@ export const RULE_ROWS: readonly RuleRow[] = [
   row('young.mixTop', 'note', 60, 71, 'Teenager’s mix up to'),
   row('young.noGritUnder', 'years', 16, 21, 'No grit under'),
   row('changing.pastMiddle', 'semitones', 0, 3, 'Changing voice: past the middle of the stage by'),
+  row('breath.usual', 'seconds', 4, 15, 'One breath: longest stretch without a rest, usual (trained: 12)'),
+  row('breath.beginner', 'seconds', 3, 12, 'One breath: a first lesson, and an older voice'),
+  row('breath.child', 'seconds', 2, 9, 'One breath: a child'),
+  row('breath.recoveringShare', 'share', 0.3, 1, 'One breath: share of it while recovering'),
   row('older.from', 'years', 50, 80, 'Older voice from'),
   row('older.firstSpan', 'semitones', 4, 24, 'Older voice: first sung steps no wider than'),
   row('older.tempoShare', 'share', 0.6, 1, 'Older voice: share of the usual tempo'),

@@ -5,7 +5,7 @@ import type { RuleTable } from './limits.types.ts';
 export const USUAL_RULES: RuleTable = {
   source: 'usual teaching reference, schools differ',
   margin: { usual: 1, most: 4, leastRange: 12 },
-  style: { classical: 0, theatre: 0, pop: 0, jazz: 0, folk: 0, choral: -1, heavy: 0 },
+  style: { classical: 0, theatre: 0, pop: 0, jazz: 0, folk: 0, choral: -1, heavy: 0, gospel: 0, rock: 0, rnb: 0 },
   condition: { heavy: 2, tired: 2, recovering: 3, mostDrop: 5, mostShare: 1 / 3 },
   performance: { nothingNewHours: 72, closeHours: 24, closeDelta: -1 },
   home: { narrower: 1, narrowerWhenNew: 2 },
@@ -35,6 +35,7 @@ export const USUAL_RULES: RuleTable = {
     noGritUnder: 16,
   },
   changing: { pastMiddle: 0 },
+  breath: { child: 5, beginner: 7, usual: 9, recoveringShare: 0.6 },
   older: { from: 65, tempoShare: 0.9, firstSpan: 9 },
   ranges: REFERENCE_RANGES,
 };

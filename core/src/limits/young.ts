@@ -12,6 +12,11 @@ export function ageFor({ type, age }: Singer): number {
   return isAdultType(type) ? Infinity : UNKNOWN_AGE[type];
 }
 
+/** Whether a voice is a child's. */
+export function isChild(voice: Singer, rules: RuleTable): boolean {
+  return ageFor(voice) < rules.young.teenFrom;
+}
+
 /** The highest note for the age, or `null` for a grown-up. */
 export function ageTopOf(voice: Singer, rules: RuleTable): { readonly note: number; readonly label: string } | null {
   const age = ageFor(voice);

@@ -3,6 +3,7 @@ export { LONGEST_TEXT } from './longest-text.ts';
 export { markPattern } from './mark-pattern.ts';
 export { MODES } from './modes.data.ts';
 export { narrowPattern } from './narrow-pattern.ts';
+export { withBreaths } from './with-breaths.ts';
 export { practiceForms, type PracticeForm } from './practice-forms.ts';
 export { parsePattern } from './parse-pattern.ts';
 export { spellSemitones } from './degree.ts';

@@ -1,5 +1,6 @@
-import { USUAL_RULES } from '../limits/index.ts';
-import { narrowPattern, type Pattern } from '../pattern/index.ts';
+import { isChild, USUAL_RULES } from '../limits/index.ts';
+import { voiceOf } from '../voice/index.ts';
+import { narrowPattern, withBreaths, type Pattern } from '../pattern/index.ts';
 import { answerTo, type Exercise } from '../shelf/index.ts';
 import type { RoutineContext } from './routine.types.ts';
 
@@ -29,4 +30,20 @@ export function openingPattern(
   const { rules = USUAL_RULES } = context;
   if (!isOlderVoice(context) || sungSteps >= rules.opening.sungSteps) return pattern;
   return narrowPattern(pattern, rules.older.firstSpan) ?? pattern;
+}
+
+/**
+ * The longest stretch this voice sings today without a rest, seconds: a child, a first lesson and an older voice have
+ * less breath than is usual, and a recovering one a share of it.
+ */
+export function mostBreathSeconds({ voice, known, conditions, rules = USUAL_RULES }: RoutineContext): number {
+  const { child, beginner, usual, recoveringShare } = rules.breath;
+  const isLess = known.size === 0 || isOlderVoice({ voice, rules });
+  const whole = isChild(voiceOf(voice), rules) ? child : isLess ? beginner : usual;
+  return whole * (conditions.includes('recovering') ? recoveringShare : 1);
+}
+
+/** A pattern as one breath carries it at this tempo: where it is longer, a breath is put in, never a slower tempo. */
+export function inOneBreath(pattern: Pattern, tempo: number, context: RoutineContext): Pattern {
+  return withBreaths(pattern, (mostBreathSeconds(context) * tempo) / 60);
 }

@@ -41,7 +41,6 @@ function whyNot(exercise: Exercise, context: DraftContext): string | null {
     ![voice.style, ...(voice.otherStyles ?? [])].some((style) => exercise.styles.includes(style))
   )
     return `“${name}” belongs to another style.`;
-  if (known.size === 0 && exercise.level !== 'first') return `“${name}” is not for a first lesson.`;
   if (exercise.optIn || exercise.grit) return `“${name}” is taken by the teacher’s own decision only.`;
   if (noise && !isNoLouder(exercise, noise)) return `“${name}” is louder than asked for.`;
   const isClose = isCloseToPerformance(context);
@@ -59,6 +58,7 @@ function whyNot(exercise: Exercise, context: DraftContext): string | null {
     return `“${name}” extends the range; a ${context.conditions.join(' and ')} voice rests from that.`;
   if (occasion === 'home' && exercise.level === 'advanced' && !known.has(exercise.id))
     return `“${name}” is advanced and new; it is met in a lesson first.`;
+  if (known.size === 0 && exercise.level !== 'first') return `“${name}” is not for a first lesson.`;
   return null;
 }
 
@@ -87,6 +87,13 @@ export function sortOut(context: DraftContext): {
   return { eligible, leftOut };
 }
 
+/** House choice: a glide that leaves out no more than so much of today's range at either end goes through all of it. */
+const WIDE = { low: 0.1, high: 0.9 };
+
+function goesThroughAll({ work }: Exercise): boolean {
+  return work.kind === 'siren' && work.lowShare <= WIDE.low && work.highShare >= WIDE.high;
+}
+
 const list = (words: readonly string[]): string => words.map((word) => word.replaceAll('-', ' ')).join(' and ');
 
 /** Points for an exercise at a place, and the weightiest of them in a sentence. */
@@ -96,11 +103,23 @@ export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: 
   const needed = songNeeds.filter((need) => exercise.goals.includes(need));
   const isKnown = known.has(exercise.id);
   const went = ease?.get(exercise.id);
-  const { goalOfSlot, goal, mostGoals, songNeed, sungCoolDown, workedWell, doneLast, doneBefore, advanced, style } =
-    DRAFT_POINTS;
+  const {
+    goalOfSlot,
+    goal,
+    mostGoals,
+    songNeed,
+    sungCoolDown,
+    wide,
+    workedWell,
+    doneLast,
+    doneBefore,
+    advanced,
+    style,
+  } = DRAFT_POINTS;
   const points =
     (slot.goal !== undefined && exercise.goals.includes(slot.goal) ? goalOfSlot : 0) +
     (slot.keep && isSungWork(exercise) ? sungCoolDown : 0) +
+    (slot.isWide && goesThroughAll(exercise) ? wide : 0) +
     goal * Math.min(mostGoals, served.length) +
     songNeed * Math.min(1, needed.length) +
     (isKnown ? DRAFT_POINTS.known : 0) +

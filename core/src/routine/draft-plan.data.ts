@@ -8,6 +8,12 @@ export interface DraftSlot {
   readonly keep?: boolean;
   /** The one exercise that is wanted here. */
   readonly only?: string;
+  /** Something that reaches the bridge on file is wanted most. */
+  readonly isOverBridge?: boolean;
+  /** Only what is sung. */
+  readonly isSung?: boolean;
+  /** A glide through the whole of today’s range is wanted most. */
+  readonly isWide?: boolean;
   /** Goes before all that may be dropped. */
   readonly isUrgent?: boolean;
   /** Points by how early the place stands in the plan: the first are let go last. */
@@ -29,30 +35,19 @@ export const DRAFT_PLANS: Readonly<Record<DraftDay, readonly DraftSlot[]>> = {
     ...ALWAYS,
     ...slots(
       'middle',
-      'breath',
-      'occluded',
-      'resonance',
       'registers',
       'breath',
+      'resonance',
       'agility',
       'style',
+      'range',
+      'occluded',
+      'breath',
       'release',
       'settle',
       'tone',
     ),
-    ...slots(
-      'range',
-      'words',
-      'onset',
-      'dynamics',
-      'style',
-      'middle',
-      'breath',
-      'registers',
-      'resonance',
-      'tone',
-      'agility',
-    ),
+    ...slots('words', 'onset', 'dynamics', 'style', 'middle', 'breath', 'registers', 'resonance', 'tone', 'agility'),
     ...slots('words', 'style', 'occluded', 'middle', 'dynamics', 'tone', 'registers', 'release', 'settle', 'breath'),
     ...slots('agility', 'resonance', 'middle', 'onset', 'words', 'style', 'tone', 'range', 'cool', 'occluded'),
   ],
@@ -119,6 +114,7 @@ export const BREATH_PLACES: Readonly<Record<string, { readonly first: number; re
 export const DRAFT_POINTS = {
   goalOfSlot: 5,
   sungCoolDown: 3,
+  wide: 12,
   goal: 3,
   mostGoals: 2,
   songNeed: 4,

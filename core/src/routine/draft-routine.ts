@@ -12,13 +12,15 @@ import {
   type DraftSlot,
 } from './draft-plan.data.ts';
 import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
-import { CONTINUITY } from './draft-shape.data.ts';
+import { CONTINUITY, WANTS } from './draft-shape.data.ts';
 import { coolDownSeconds, shapeOf, stepShape } from './draft-shape.ts';
 import { bringHome, fillPlace, leastOf, pinnedSteps, type Filled, type Pool } from './drafting.ts';
 import { fitRoutine } from './fit-routine.ts';
 import { servesGoals } from './kinds.ts';
 import { layRoutine } from './lay-routine.ts';
-import { optionsOf } from './step-options.ts';
+import { smoothJumps } from './smooth-jumps.ts';
+import type { StepSettings } from './routine.types.ts';
+import { optionsOf, type StepOption } from './step-options.ts';
 import { reviewRoutine } from './review/review-routine.ts';
 
 function dayOf(context: DraftContext): DraftDay {
@@ -43,27 +45,49 @@ function planOf(context: DraftContext): readonly DraftSlot[] {
   return [...kept, ...early, ...rest];
 }
 
-/** The plan of the day, places for the goals right after what is never left out. */
-function slotsOf(context: DraftContext, eligible: readonly Eligible[]): readonly DraftSlot[] {
-  const { voice, goals = voice.goals, songNeeds = [], kind } = context;
-  const plan = planOf(context);
-  const wanted = servesGoals(kind)
-    ? [...new Set([...songNeeds, ...goals])].filter((goal) => GOAL_OVERLAYS[goal] === undefined)
-    : [];
-  const forGoals = wanted.flatMap((goal): readonly DraftSlot[] => {
-    const stages = plan.map(({ stage }) => stage);
-    const serving = eligible.filter(({ exercise }) => exercise.goals.includes(goal) && stages.includes(exercise.stage));
-    const [stage] = stages.filter((one) => serving.some(({ exercise }) => exercise.stage === one && one !== 'cool'));
-    return stage ? [{ stage, goal }] : [];
+/** Places for what the student wants: from ten minutes on so many that it takes a third of what is sung. */
+function placesForWants(
+  stages: readonly Stage[],
+  eligible: readonly Eligible[],
+  context: DraftContext,
+): readonly DraftSlot[] {
+  const { voice, goals = voice.goals, songNeeds = [], kind, minutes } = context;
+  if (!servesGoals(kind)) return [];
+  const wanted = [...new Set([...songNeeds, ...goals])].filter((goal) => GOAL_OVERLAYS[goal] === undefined);
+  const places = wanted.map((goal): readonly DraftSlot[] => {
+    const serving = eligible.filter(({ exercise }) => exercise.goals.includes(goal) && exercise.stage !== 'cool');
+    const sung = new Set(serving.filter(({ exercise }) => isSungWork(exercise)).map(({ exercise }) => exercise.stage));
+    const all = new Set(serving.map(({ exercise }) => exercise.stage));
+    const [first, ...more] = [
+      ...stages.filter((stage) => sung.has(stage)),
+      ...stages.filter((stage) => all.has(stage)),
+    ];
+    return first ? [first, ...more].map((stage) => ({ stage, goal })) : [];
   });
+  const count = minutes < WANTS.fromMinutes ? wanted.length : Math.ceil(shapeOf(context).wanted * WANTS.share);
+  const rounds = Math.max(0, ...places.map(({ length }) => length));
+  const inTurn = Array.from({ length: rounds }, (_, round) => places.flatMap((list) => list[round] ?? [])).flat();
+  return inTurn.slice(0, Math.max(wanted.length, count));
+}
+
+/** The plan of the day, places for the wants right after what is never left out. */
+function slotsOf(context: DraftContext, eligible: readonly Eligible[]): readonly DraftSlot[] {
+  const plan = planOf(context);
   const kept = plan.filter(({ keep }) => keep);
-  const rest = [...plan.filter(({ keep }) => !keep)];
-  for (const { stage } of forGoals) {
+  const rest = plan.filter(({ keep }) => !keep);
+  const forWants = placesForWants([...new Set(rest.map(({ stage }) => stage))], eligible, context);
+  for (const { stage } of forWants) {
     const same = rest.findIndex((slot) => slot.stage === stage);
     if (same >= 0) rest.splice(same, 1);
   }
+  const isWhole = context.minutes >= WANTS.fromMinutes && servesGoals(context.kind);
+  // From ten minutes on the whole range is visited and the bridge is crossed, whatever else there is room for.
+  const wide: readonly DraftSlot[] = isWhole ? [{ stage: 'occluded', isWide: true }] : [];
+  const registers = rest.findIndex(({ stage }) => stage === 'registers');
+  const over: readonly DraftSlot[] =
+    isWhole && registers >= 0 ? rest.splice(registers, 1).map((slot) => ({ ...slot, isOverBridge: true })) : [];
   // An hour holds more than one round of the plan.
-  const ranked = [...forGoals, ...rest, ...rest].map((slot, index) => ({
+  const ranked = [...wide, ...over, ...forWants, ...rest, ...rest].map((slot, index) => ({
     ...slot,
     early: Math.max(0, DRAFT_POINTS.mostEarly - index),
   }));
@@ -93,6 +117,7 @@ function withOverlays(steps: readonly Filled[], { voice, goals = voice.goals }: 
     step === under
       ? {
           ...step,
+          own: { ...step.own, overlay },
           settings: { ...step.settings, overlay },
           reason: `${step.reason} The goal ${goal.replaceAll('-', ' ')} lies over it.`,
         }
@@ -115,7 +140,7 @@ function singable(steps: readonly Filled[], context: DraftContext): readonly Fil
 
 /** The steps in order, with their overlays, fitted to the minutes; what cannot be sung where it stands is let go. */
 function assemble(filled: readonly Filled[], context: DraftContext, stretch = 1): readonly Filled[] {
-  let steps = singable(withOverlays(inOrder(filled), context), context);
+  let steps = smoothJumps(singable(withOverlays(inOrder(filled), context), context), context);
   for (;;) {
     steps = withCoolDown(steps, context);
     const fitted = fitRoutine(steps.map(asFixed), context.minutes * 60, context, {
@@ -142,21 +167,34 @@ function withCoolDown(steps: readonly Filled[], context: DraftContext): readonly
   // In two minutes there is no time to lay by.
   if (context.kind === 'cool-down' || context.minutes < SHORTEST_WITH_COOL_DOWN) return steps;
   const mostLoad = Math.max(0, ...steps.map(({ exercise }) => exercise.load));
-  let left = coolDownSeconds(context.minutes, mostLoad);
+  const free = steps.filter((step) => step.exercise.stage === 'cool' && !(step.locked ?? false));
   const sung = steps.filter(({ exercise }) => isSungWork(exercise)).length;
+  let left = coolDownSeconds(context.minutes, mostLoad);
+  const lengths = new Map<string, StepSettings>();
+  for (const [index, step] of free.entries()) {
+    const options = coolDownOptions(step, context, sung);
+    const share = left / (free.length - index);
+    const chosen = options.find(({ seconds }) => seconds >= share - COOL_DOWN_SLACK) ?? options.at(-1);
+    left -= chosen?.seconds ?? 0;
+    lengths.set(step.id, chosen?.settings ?? step.settings);
+  }
   return steps.map((step) => {
-    if (step.exercise.stage !== 'cool' || (step.locked ?? false)) return step;
-    const options = optionsOf(step, step.exercise, context, sung, 1, false, {
-      ...stepShape(step.exercise, context),
-      leastKeys: 0,
-      mostSeconds: Infinity,
-      twiceUpToKeys: Infinity,
-    });
-    const chosen = options.find(({ seconds }) => seconds >= left - COOL_DOWN_SLACK) ?? options.at(-1);
-    if (!chosen) return step;
-    left -= chosen.seconds;
-    return { ...step, settings: chosen.settings, isFixed: true };
+    const settings = lengths.get(step.id);
+    return settings ? { ...step, settings, isFixed: true } : step;
   });
+}
+
+/** How long a step of the cool-down can be: down to two keys, up to its whole length twice over. */
+function coolDownOptions(step: Filled, context: DraftContext, sungSteps: number): readonly StepOption[] {
+  const shape = {
+    leastKeys: 0,
+    mostSeconds: stepShape(step.exercise, context, 2).mostSeconds,
+    twiceUpToKeys: Infinity,
+  };
+  const plain = { ...step, settings: step.own };
+  return [...optionsOf(plain, step.exercise, context, sungSteps, 1, false, shape)].sort(
+    (a, b) => a.seconds - b.seconds,
+  );
 }
 
 const SHORTEST_WITH_COOL_DOWN = 3;
@@ -226,7 +264,7 @@ export function draftRoutine(context: DraftContext): DraftedRoutine {
   // In two minutes only the shortest there is may fit.
   if (leastOf(filled) > budget)
     filled = keeps.reduce((before, slot) => fillPlace(before, slot, 0, pool), pinnedSteps(context));
-  filled = withSecondCoolDown(filled, pool);
+  filled = withMoreCoolDown(filled, pool);
   filled = withRest(filled, [...comingBack(context, eligible), ...slots.filter(({ keep }) => !keep)], pool);
   const steps = stretched(mended(filled, pool), context);
   const { seconds } = layRoutine(steps, context);
@@ -236,7 +274,7 @@ export function draftRoutine(context: DraftContext): DraftedRoutine {
 
 /** House choice: a draft shorter than this share of its minutes is stretched, by so much and then by so much. */
 const SHORT_SHARE = 0.95;
-const STRETCHES = [1.4, 2];
+const STRETCHES = [1.3, 1.6];
 
 /** Longer steps where the usual ones leave minutes empty. */
 function stretched(steps: readonly Filled[], context: DraftContext): readonly Filled[] {
@@ -248,14 +286,24 @@ function stretched(steps: readonly Filled[], context: DraftContext): readonly Fi
   return all;
 }
 
-/** A second step of cool-down where one cannot be as long as it should be. */
-function withSecondCoolDown(filled: readonly Filled[], pool: Pool): readonly Filled[] {
+/** House choice: a cool-down is parted into this many steps at most. */
+const MOST_COOL_DOWNS = 5;
+
+/** More steps of cool-down where one cannot be as long as it should be. */
+function withMoreCoolDown(filled: readonly Filled[], pool: Pool): readonly Filled[] {
   const { context } = pool;
-  const budget = context.minutes * 60;
-  const cool = filled.filter(({ exercise }) => exercise.stage === 'cool').reduce((sum, { most }) => sum + most, 0);
-  const isEnough = cool >= coolDownSeconds(context.minutes, 0) - COOL_DOWN_SLACK;
-  if (context.kind === 'cool-down' || isEnough || context.minutes < SHORTEST_WITH_COOL_DOWN) return filled;
-  return fillPlace(filled, { stage: 'cool' }, budget - leastOf(filled), pool);
+  if (context.kind === 'cool-down' || context.minutes < SHORTEST_WITH_COOL_DOWN) return filled;
+  const wanted = coolDownSeconds(context.minutes, 0) - COOL_DOWN_SLACK;
+  let all = filled;
+  for (let count = 1; count < MOST_COOL_DOWNS; count += 1) {
+    const cool = all.filter(({ exercise }) => exercise.stage === 'cool');
+    const most = cool.reduce((sum, step) => sum + (coolDownOptions(step, context, 3).at(-1)?.seconds ?? step.most), 0);
+    if (most >= wanted) return all;
+    const next = fillPlace(all, { stage: 'cool', isSung: true }, context.minutes * 60 - leastOf(all), pool);
+    if (next === all) return all;
+    all = next;
+  }
+  return all;
 }
 
 /** Fills the other places: as many as the shape of the draft wants, and more only where these cannot fill the minutes. */

@@ -1,5 +1,4 @@
 // Source: house reading of usual practice: few things, done through the voice, that come back.
-import type { Stage } from '../limits/index.ts';
 
 /** How a draft of so many minutes is shaped. */
 export interface DraftShape {
@@ -30,17 +29,6 @@ export const DRAFT_SHAPES: readonly DraftShape[] = [
   shape(45, 16, 20, 3, 5),
 ];
 
-/** Keys outward that a ladder of a draft goes through at least, by stage; three elsewhere. */
-export const LEAST_KEYS: Readonly<Partial<Record<Stage, number>>> = {
-  occluded: 5,
-  resonance: 5,
-  middle: 5,
-  registers: 5,
-  range: 5,
-  agility: 5,
-};
-export const LEAST_KEYS_ELSEWHERE = 3;
-
 /** The cool-down: a share of the minutes, but never less than so many seconds; more after heavy work. */
 export const COOL_DOWN = {
   share: 0.15,
@@ -54,8 +42,14 @@ export const COOL_DOWN = {
 /** The share of a draft that comes back from the last run; and ease up to which an exercise does not come back as it was. */
 export const CONTINUITY = { share: 0.75, poorEase: 2 } as const;
 
+/** From so many minutes on, what a student wants gets this share of the places, so that it is a third of what is sung. */
+export const WANTS = { fromMinutes: 10, share: 0.5 } as const;
+
 /** Under this age there is one exercise fewer, and none is longer than so many seconds. */
 export const YOUNG_SHAPE = { under: 13, mostSeconds: 120 } as const;
 
+/** In a first lesson no more than this share of the minutes goes into explaining; a third in short ones. */
+export const MOST_EXPLAINING = { share: 0.25, inShort: 1 / 3, shortMinutes: 5 } as const;
+
 /** No step of a draft is longer than this share of the minutes, or so many seconds. */
-export const LONGEST_STEP = { share: 0.22, least: 100 } as const;
+export const LONGEST_STEP = { share: 0.22, least: 100, most: 240 } as const;

@@ -2,13 +2,14 @@ import type { Exercise } from '../shelf/index.ts';
 import {
   COOL_DOWN,
   DRAFT_SHAPES,
-  LEAST_KEYS,
-  LEAST_KEYS_ELSEWHERE,
   LONGEST_STEP,
+  MOST_EXPLAINING,
   YOUNG_SHAPE,
   type DraftShape,
 } from './draft-shape.data.ts';
 import type { DraftContext } from './draft.types.ts';
+import { leastKeys } from './least-keys.data.ts';
+import { USUAL_SET_UP } from './lay-step.ts';
 import type { StepShape } from './step-options.ts';
 
 function isYoung(voice: DraftContext['voice']): boolean {
@@ -21,13 +22,20 @@ function isYoung(voice: DraftContext['voice']): boolean {
  *
  * @example ten minutes, all known: 7 exercises
  */
-export function shapeOf({ minutes, known, voice }: DraftContext): DraftShape & { readonly wanted: number } {
+export function shapeOf({
+  minutes,
+  known,
+  voice,
+  setUp = USUAL_SET_UP,
+}: DraftContext): DraftShape & { readonly wanted: number } {
   const row = [...DRAFT_SHAPES].reverse().find((one) => one.minutes <= minutes) ?? DRAFT_SHAPES[0];
   if (!row) throw new Error('There is no shape of a draft.');
   const fewer = isYoung(voice) ? 1 : 0;
   const wanted = known.size === 0 ? row.least : Math.round((row.least + row.most) / 2);
-  const most = known.size === 0 ? row.least + 1 : row.most;
-  return { ...row, most: Math.max(3, most - fewer), wanted: Math.max(3, wanted - fewer) };
+  const { share, inShort, shortMinutes } = MOST_EXPLAINING;
+  const explained = (minutes * 60 * (minutes <= shortMinutes ? inShort : share)) / Math.max(1, setUp.whenNew);
+  const most = known.size === 0 ? Math.min(row.most, Math.max(row.least, Math.floor(explained))) : row.most;
+  return { ...row, most: Math.max(3, most), wanted: Math.max(3, wanted - fewer) };
 }
 
 /** House choice: so few keys may be sung twice each; any number where few steps have to fill the minutes. */
@@ -43,9 +51,10 @@ export function stepShape(
   { minutes, voice }: DraftContext,
   stretch = 1,
 ): StepShape {
-  const usual = stretch * Math.max(LONGEST_STEP.least, minutes * 60 * LONGEST_STEP.share);
+  const { share, least, most } = LONGEST_STEP;
+  const usual = stretch * Math.min(most, Math.max(least, minutes * 60 * share));
   return {
-    leastKeys: LEAST_KEYS[stage] ?? LEAST_KEYS_ELSEWHERE,
+    leastKeys: leastKeys(stage),
     twiceUpToKeys: stretch > 1 ? Infinity : FEW_KEYS,
     mostSeconds: isYoung(voice) ? Math.min(YOUNG_SHAPE.mostSeconds, usual) : usual,
   };

@@ -1,13 +1,15 @@
 import { STAGES } from '../limits/index.ts';
-import { answerTo, isSungWork, opposedOn, type Exercise } from '../shelf/index.ts';
+import { answerTo, isSungWork, opposedOn, patternOfWork, type Exercise } from '../shelf/index.ts';
 import { hasWhatItNeeds } from './allowed-today.ts';
 import { isGentle, mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import { shapeOf, stepShape } from './draft-shape.ts';
 import type { DraftContext, DraftedStep, PassedOver } from './draft.types.ts';
 import { layRoutine } from './lay-routine.ts';
-import type { RoutineStep } from './routine.types.ts';
-import { optionsOf } from './step-options.ts';
+import { layStep } from './lay-step.ts';
+import type { RoutineStep, StepSettings } from './routine.types.ts';
+import { voiceOf } from '../voice/index.ts';
+import { lengthRange, type StepShape } from './step-options.ts';
 
 /** A place that was filled: the step, its seconds at least and at most, and why. */
 export interface Filled extends DraftedStep {
@@ -16,6 +18,8 @@ export interface Filled extends DraftedStep {
   readonly points: number;
   readonly least: number;
   readonly most: number;
+  /** What was set before its length was: a shorter one starts from it again. */
+  readonly own: StepSettings;
   /** Its length is settled before the rest is fitted. */
   readonly isFixed?: boolean;
 }
@@ -23,10 +27,13 @@ export interface Filled extends DraftedStep {
 /** An exercise that was looked at for a place. */
 interface Tried {
   readonly candidate: Candidate;
+  readonly settings: StepSettings;
   readonly least: number;
   readonly most: number;
   /** It has fewer keys in this voice than it wants. */
   readonly isNarrow: boolean;
+  readonly keys: number | null;
+  readonly highest: number | null;
 }
 
 /** House choice: places looked at before the best that can be sung is taken. */
@@ -64,7 +71,7 @@ export function pinnedSteps(context: DraftContext): readonly Filled[] {
     if (!exercise) return [];
     const seconds = layRoutine([step], context).steps[0]?.seconds ?? 0;
     const own = { ...step, locked: true, reason: 'Pinned.', passedOver: [], isKept: true, points: 10 };
-    return [{ ...own, exercise, least: seconds, most: seconds }];
+    return [{ ...own, own: step.settings, exercise, least: seconds, most: seconds }];
   });
 }
 
@@ -88,7 +95,7 @@ function isSilent(exercise: Exercise): boolean {
   return !isSungWork(exercise) && exercise.work.kind !== 'spoken';
 }
 
-/** Whether one more such exercise fits what a draft holds: new ones, silent ones, and no tune twice in a stage. */
+/** Whether one more such exercise fits what a draft holds: new ones, silent ones, and no tune twice. */
 function fitsShape(exercise: Exercise, filled: readonly Filled[], context: DraftContext): boolean {
   const { mostNew, mostSilent } = shapeOf(context);
   const countsNew = (one: Exercise): boolean => !context.known.has(one.id) && !isGentle(one);
@@ -102,14 +109,68 @@ function fitsShape(exercise: Exercise, filled: readonly Filled[], context: Draft
   )
     return false;
   const tune = tuneOf(exercise);
-  return (
-    tune === null || !filled.some((other) => other.exercise.stage === exercise.stage && tuneOf(other.exercise) === tune)
-  );
+  return tune === null || !filled.some((other) => tuneOf(other.exercise) === tune);
 }
 
-/** The tune of an exercise, so that no two of a stage are sung to the same; none for glides and silent work. */
+/** The tune of an exercise, so that no two steps are sung to the same; none for glides and silent work. */
 function tuneOf({ work }: Exercise): string | null {
   return work.kind === 'pattern' ? work.pattern : null;
+}
+
+/** A tune narrower than this is none. Semitones. */
+const LEAST_SPAN = 4;
+
+type Lengths = Omit<Tried, 'candidate'>;
+
+/** A place in a draft that an exercise is tried at. */
+interface Place {
+  readonly sungSteps: number;
+  readonly shape: StepShape;
+  readonly context: DraftContext;
+}
+
+/**
+ * What an exercise is set to, and how long it can be there. Where the voice has too few keys for it, it starts lower, and
+ * where that is not enough the tune is narrowed as well.
+ */
+function lengthsOf(exercise: Exercise, filled: readonly Filled[], context: DraftContext): Lengths | null {
+  const settings = settingsOf(exercise, context);
+  const place = { sungSteps: sungBefore(exercise, filled), shape: stepShape(exercise, context), context };
+  const whole = lengthsWith(exercise, settings, place);
+  if (exercise.work.kind !== 'pattern' || (whole && !whole.isNarrow)) return whole;
+  for (const change of roomier(exercise, settings, place)) {
+    const found = lengthsWith(exercise, { ...settings, ...change }, place);
+    if (found && !found.isNarrow) return found;
+  }
+  return whole;
+}
+
+function lengthsWith(exercise: Exercise, settings: StepSettings, { context, sungSteps, shape }: Place): Lengths | null {
+  const found = lengthRange({ id: '', exerciseId: exercise.id, settings }, exercise, context, sungSteps, shape);
+  return found && { settings, ...found };
+}
+
+/** Settings that give a ladder more keys, the gentlest first: a lower start, then a narrower tune from there. */
+function roomier(
+  exercise: Exercise,
+  settings: StepSettings,
+  { context, sungSteps, shape }: Place,
+): readonly StepSettings[] {
+  const step = { id: '', exerciseId: exercise.id, settings };
+  const { limits, laid, problem } = layStep(step, exercise, context, sungSteps, 0);
+  if (!limits) return [];
+  const span = limits.ceiling - limits.floor - (shape.leastKeys - 1);
+  const tune = exercise.work.kind === 'pattern' ? patternOfWork(exercise.work) : null;
+  const start = limits.floor - (tune?.low ?? 0);
+  const isRising = laid?.kind === 'pattern' ? laid.input.travel.startsWith('rise') : problem !== undefined;
+  const narrow = span >= LEAST_SPAN ? [{ narrowTo: span }, { narrowTo: span, start }] : [];
+  return isRising ? [{ start }, ...narrow] : narrow.slice(0, 1);
+}
+
+/** Whether a step sounds the first bridge on file, or a note over it; true where none is on file. */
+function reachesBridge({ highest }: Pick<Tried, 'highest'>, { voice }: DraftContext): boolean {
+  const [bridge] = voiceOf(voice).bridges ?? [];
+  return bridge === undefined || (highest ?? 0) >= bridge;
 }
 
 /** Fills a place with the best that can be sung there within so many seconds; at a kept place else with the shortest. */
@@ -123,6 +184,7 @@ export function fillPlace(
   const weighed = eligible
     .filter(({ exercise }) => exercise.stage === slot.stage && !taken.has(exercise.id))
     .filter(({ exercise }) => slot.only === undefined || exercise.id === slot.only)
+    .filter(({ exercise }) => !slot.isSung || isSungWork(exercise))
     .filter(({ exercise }) => (slot.keep ?? false) || fitsShape(exercise, filled, context))
     .filter(({ exercise }) => hasWhatItNeeds(exercise, context, taken))
     .filter(({ exercise }) => !(isFastBreath(exercise) && filled.some((other) => isFastBreath(other.exercise))))
@@ -134,29 +196,24 @@ export function fillPlace(
   const passedOver: PassedOver[] = [];
   for (const candidate of slot.keep ? weighed : weighed.slice(0, MOST_TRIED)) {
     const { exercise } = candidate;
-    const settings = settingsOf(exercise, context);
-    const options = optionsOf(
-      { id: '', exerciseId: exercise.id, settings },
-      exercise,
-      context,
-      sungBefore(exercise, filled),
-      1,
-      false,
-      stepShape(exercise, context),
-    );
-    const [first, last] = [options[0], options.at(-1)];
-    const isNarrow = first?.isNarrow ?? false;
-    if (!first || !last) {
+    const found = lengthsOf(exercise, filled, context);
+    if (!found) {
       passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” has no room in this voice today.` });
       continue;
     }
-    if (!(slot.keep ?? false) && first.keys !== null && first.keys < FEWEST_KEYS) {
+    const { isNarrow, keys, least } = found;
+    if (!(slot.keep ?? false) && keys !== null && keys < FEWEST_KEYS) {
       passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” has few keys in this voice today.` });
       continue;
     }
-    tried.push({ candidate, least: first.seconds, most: last.seconds, isNarrow });
-    if (first.seconds <= room && !isNarrow) break;
-    const why = isNarrow ? 'has few keys in this voice today' : 'takes longer than the time left';
+    const isShortOf = slot.isOverBridge === true && !reachesBridge(found, context);
+    tried.push({ candidate, ...found, isNarrow: isNarrow || isShortOf });
+    if (least <= room && !isNarrow && !isShortOf) break;
+    const why = isNarrow
+      ? 'has few keys in this voice today'
+      : isShortOf
+        ? 'does not reach the bridge'
+        : 'takes longer than the time left';
     passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” ${why}.` });
   }
   const within = tried.filter(({ least }) => least <= room);
@@ -164,7 +221,7 @@ export function fillPlace(
   const chosen = fitting ?? (slot.keep ? [...tried].sort((a, b) => a.least - b.least)[0] : undefined);
   if (!chosen) return filled;
   const { exercise, reason, points } = chosen.candidate;
-  const settings = settingsOf(exercise, context);
+  const { settings } = chosen;
   const others = weighed
     .filter(
       (other) =>
@@ -175,11 +232,16 @@ export function fillPlace(
     id: `draft-${exercise.id}`,
     exerciseId: exercise.id,
     settings,
-    reason: `${reason}${settings.tempo === undefined ? '' : ' At the tempo it is learnt in.'}`,
+    reason: [
+      reason,
+      ...(settings.tempo === undefined ? [] : ['At the tempo it is learnt in.']),
+      ...(settings.narrowTo === undefined ? [] : ['The tune is narrowed, so that the voice has keys for it.']),
+    ].join(' '),
     passedOver: [...passedOver.filter(({ exerciseId }) => exerciseId !== exercise.id), ...others].slice(
       0,
       MOST_PASSED_OVER,
     ),
+    own: settings,
     exercise,
     isKept: slot.keep ?? false,
     points: points + (slot.early ?? 0) + (slot.isUrgent ? DRAFT_POINTS.urgent : 0),
@@ -192,6 +254,8 @@ export function fillPlace(
 /** Sets a ladder that ends at its top to come home again. */
 export function bringHome(filled: readonly Filled[], stepId: string): readonly Filled[] {
   return filled.map((step) =>
-    step.id === stepId ? { ...step, settings: { ...step.settings, travel: 'rise-return' as const } } : step,
+    step.id === stepId
+      ? { ...step, own: { ...step.own, travel: 'rise-return' }, settings: { ...step.settings, travel: 'rise-return' } }
+      : step,
   );
 }

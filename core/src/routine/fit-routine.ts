@@ -61,7 +61,7 @@ function fitOnce(
       ? []
       : optionsOf(step, exercise, context, sungSteps, weight, isTight, shapeOf?.(exercise));
     const short = neverLonger ? found.filter((option) => option.seconds <= seconds) : found;
-    options.set(id, short.length > 0 ? short : [{ settings, seconds, worth: weight, isNarrow: false, keys: null }]);
+    options.set(id, short.length > 0 ? short : [{ settings, seconds, worth: weight }]);
     if (isSung(laid)) sungSteps += 1;
   }
   const fitSteps = [...options].map(([id, list]) => ({

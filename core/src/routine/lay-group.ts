@@ -31,7 +31,14 @@ function restsBecause({ problem, limits }: LaidStep): string | null {
 
 function singerOf({ id, context }: GroupMember, { limits }: LaidStep): readonly GroupSinger[] {
   return limits && !limits.conflict
-    ? [{ id, floor: limits.floor, ceiling: limits.ceiling, avoid: neverSounded(context.voice) }]
+    ? [
+        {
+          id,
+          floor: limits.floor,
+          ceiling: limits.ceiling,
+          avoid: [...neverSounded(context.voice), ...(context.voice.gaps ?? [])],
+        },
+      ]
     : [];
 }
 

@@ -1,22 +1,8 @@
 import { SoftLarkError, LadderError } from '../errors.ts';
-import {
-  breathSeconds,
-  buildLadder,
-  buildSiren,
-  proposeStart,
-  spokenSeconds,
-  type LadderInput,
-} from '../ladder/index.ts';
-import { resolveLimits, USUAL_RULES, type LimitContext, type Limits } from '../limits/index.ts';
+import { breathSeconds, buildSiren, spokenSeconds } from '../ladder/index.ts';
+import { resolveLimits, type LimitContext, type Limits } from '../limits/index.ts';
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
-import {
-  heavyBelowTop,
-  overlayFor,
-  patternOfWork,
-  type Exercise,
-  type PatternWork,
-  type Work,
-} from '../shelf/index.ts';
+import { heavyBelowTop, overlayFor, patternOfWork, type Exercise, type Work } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
 import type {
   LaidLadder,
@@ -27,11 +13,10 @@ import type {
   StepProblem,
   StepSettings,
 } from './routine.types.ts';
-import { asTaught, isOlderVoice, openingPattern } from './as-taught.ts';
-import { goesToTheEnd } from './by-approach.ts';
-import { keyWays } from './key-ways.ts';
+import { asTaught } from './as-taught.ts';
+import { layLadder } from './lay-ladder.ts';
 import { leftOutToday } from './allowed-today.ts';
-import { middleStart, turnedSiren, turnedWork } from './turn-by-condition.ts';
+import { turnedSiren } from './turn-by-condition.ts';
 
 /** House default, a teacher's setting: seconds to explain an exercise the student does not know yet, and a known one. */
 export const USUAL_SET_UP = { whenNew: 20, whenKnown: 5 };
@@ -80,66 +65,6 @@ function limitContextOf(
     ...(context.rules && { rules: context.rules }),
     override: { ...(floor !== undefined && { floor }), ...(ceiling !== undefined && { ceiling }) },
     now: context.now,
-  };
-}
-
-/** An older voice sings slower, unless the teacher set the tempo. */
-function tempoOf(work: PatternWork, settings: StepSettings, context: RoutineContext): number {
-  const { rules = USUAL_RULES } = context;
-  return settings.tempo ?? Math.round(work.tempo.usual * (isOlderVoice(context) ? rules.older.tempoShare : 1));
-}
-
-/** The comfortable range the limits began with. */
-function baseOf({ entries, floor, ceiling }: Limits): { readonly low: number; readonly high: number } {
-  const first = (side: 'floor' | 'ceiling'): number | undefined => entries.find((entry) => entry.side === side)?.result;
-  return { low: first('floor') ?? floor, high: first('ceiling') ?? ceiling };
-}
-
-function layLadder(
-  { id, manners }: Exercise,
-  written: PatternWork,
-  settings: StepSettings,
-  context: RoutineContext,
-  limits: Limits,
-  sungSteps: number,
-): LaidLadder {
-  const work = turnedWork(written, context);
-  const pattern = openingPattern(patternOfWork(work), sungSteps, context);
-  const voice = voiceOf(context.voice);
-  const { floor, ceiling } = limits;
-  const proposal = proposeStart({ pattern, floor, ceiling, placement: work.placement, voice });
-  const highest = work === written ? null : middleStart(context, baseOf(limits), pattern.high);
-  const proposed = Math.max(floor - pattern.low, Math.min(proposal?.start ?? floor, highest ?? Infinity));
-  const maxKeys = settings.maxKeys ?? work.mostKeys;
-  const returnStep = settings.returnStep ?? work.returnStep;
-  const input: LadderInput = {
-    pattern,
-    floor,
-    ceiling,
-    start: settings.start ?? proposed,
-    step: settings.step ?? work.step,
-    travel: settings.travel ?? work.travel,
-    ...(returnStep !== undefined && { returnStep }),
-    timesPerKey: (settings.timesPerKey ?? work.timesPerKey) * Math.max(1, manners.length),
-    ...(maxKeys !== undefined && { maxKeys }),
-    touchLimit: settings.touchLimit ?? goesToTheEnd(context.approach),
-    tempo: tempoOf(work, settings, context),
-    cueBeats: work.cueBeats,
-    restBeats: work.restBeats,
-    avoid: neverSounded(context.voice),
-    ...(voice.bridges && { bridges: voice.bridges }),
-    ...(settings.struck && { struck: settings.struck }),
-    ...(settings.added && { added: settings.added }),
-    ...(settings.withinSeconds !== undefined && { withinSeconds: settings.withinSeconds }),
-  };
-  const ladder = buildLadder(input);
-  return {
-    kind: 'pattern',
-    pattern,
-    input,
-    ladder,
-    ways: keyWays(ladder.rungs, manners, !context.known.has(id)),
-    proposal: proposal ?? { start: input.start, movedBy: 0 },
   };
 }
 

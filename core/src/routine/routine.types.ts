@@ -23,6 +23,8 @@ export interface StepSettings {
   /** Tonics left out by hand, and tonics put in; MIDI. */
   readonly struck?: readonly number[];
   readonly added?: readonly number[];
+  /** The tune is kept within so many semitones from its lowest note; what lies higher is left out. */
+  readonly narrowTo?: number;
   /** A ladder’s keys are thinned until it takes no longer, set-up not counted. */
   readonly withinSeconds?: number;
   /** Length of a timed step. */

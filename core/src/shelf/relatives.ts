@@ -49,10 +49,15 @@ function tuneOf({ work }: Exercise): string | null {
   return work.kind === 'pattern' ? formatPattern(parsePattern(work.pattern, { mode: work.mode })) : null;
 }
 
+/** Whether two serve the same end: the first goal of an exercise is what it is there for, the others are by the way. */
+function servesTheSame({ goals: [main] }: Exercise, other: Exercise): boolean {
+  return main !== undefined && other.goals.includes(main);
+}
+
 function keeps(original: Exercise, other: Exercise, known: ReadonlySet<string>): Readonly<Record<Kept, boolean>> {
   const tune = tuneOf(original);
   return {
-    effect: other.goals.some((goal) => original.goals.includes(goal)),
+    effect: servesTheSame(original, other),
     pattern: tune !== null && tune === tuneOf(other),
     noMoreEffort: other.load <= original.load,
     known: known.has(other.id),
@@ -109,11 +114,7 @@ export function substitutesFor(
 /** Same stage or a goal in common; occluded work can stand in for anything that is sung. */
 function isNear(original: Exercise, other: Exercise): boolean {
   const isSung = original.work.kind === 'pattern' || original.work.kind === 'siren';
-  return (
-    other.stage === original.stage ||
-    other.goals.some((goal) => original.goals.includes(goal)) ||
-    (isSung && other.stage === 'occluded')
-  );
+  return other.stage === original.stage || servesTheSame(original, other) || (isSung && other.stage === 'occluded');
 }
 
 /**

@@ -3,6 +3,10 @@ import { AGILITY_AND_TONE } from './exercises/agility-and-tone.data.ts';
 import { BODY_AND_BREATH } from './exercises/body-and-breath.data.ts';
 import { BODY_AND_QUICK_BREATH } from './exercises/body-and-quick-breath.data.ts';
 import { MIDDLE } from './exercises/middle.data.ts';
+import { OCCLUDED_GRADES } from './exercises/occluded-grades.data.ts';
+import { RIFFS_AND_REGISTERS } from './exercises/riffs-and-registers.data.ts';
+import { SCALES_AND_CHORDS } from './exercises/scales-and-chords.data.ts';
+import { YOUNG_AND_COOL } from './exercises/young-and-cool.data.ts';
 import { OCCLUDED } from './exercises/occluded.data.ts';
 import { OCCLUDED_AND_COOL } from './exercises/occluded-and-cool.data.ts';
 import { REGISTERS_AND_RANGE } from './exercises/registers-and-range.data.ts';
@@ -23,6 +27,10 @@ const WRITTEN: readonly WrittenExercise[] = [
   ...WIDE_AND_STYLED,
   ...AGILITY_AND_TONE,
   ...WORDS_AND_STYLE,
+  ...OCCLUDED_GRADES,
+  ...SCALES_AND_CHORDS,
+  ...RIFFS_AND_REGISTERS,
+  ...YOUNG_AND_COOL,
 ];
 
 /**

@@ -1,6 +1,7 @@
 export { CAUTIONS, type Caution } from './cautions.data.ts';
 export { beltEvidence, type BeltEvidence, type BeltKey } from './belt-evidence.ts';
 export { dayHints, type DayHint } from './day-hints.ts';
+export { openRanges } from './closed-ends.ts';
 export { daysBetween } from './days.ts';
 export { changeLikely, checkDueInDays, typesNear } from './range-checks.ts';
 export { isAdultType, isYoungVoice, referenceNameOf, referenceOf } from './reference.ts';

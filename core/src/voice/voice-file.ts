@@ -5,7 +5,8 @@ import type { PitchRange, Voice, VoiceFile } from './voice.types.ts';
 /** The lower edge counts as the turnover, so that a rung that touches the change is already at the bridge. */
 export function voiceOf(file: VoiceFile): Voice {
   const { bridges, type, age, changingStage, speakingNote, measured } = file;
-  const { hardFloor, hardCeiling, beltCeiling, gritAllowed, margin } = file;
+  const { hardFloor, hardCeiling, beltCeiling, gritAllowed, margin, gaps = [] } = file;
+  const closed = [...neverSounded(file), ...gaps];
   return {
     type,
     ...(age !== undefined && { age }),
@@ -18,6 +19,7 @@ export function voiceOf(file: VoiceFile): Voice {
     ...(beltCeiling !== undefined && { beltCeiling }),
     ...(gritAllowed !== undefined && { gritAllowed }),
     ...(margin !== undefined && { margin }),
+    ...(closed.length > 0 && { closed }),
   };
 }
 

@@ -17,7 +17,18 @@ export type VoiceType = (typeof VOICE_TYPES)[number];
 export const CHANGING_STAGES = ['first', 'second', 'third', 'new', 'settling', 'early', 'peak', 'young-adult'] as const;
 export type ChangingStage = (typeof CHANGING_STAGES)[number];
 
-export const STYLES = ['classical', 'theatre', 'pop', 'jazz', 'folk', 'choral', 'heavy'] as const;
+export const STYLES = [
+  'classical',
+  'theatre',
+  'pop',
+  'jazz',
+  'folk',
+  'choral',
+  'heavy',
+  'gospel',
+  'rock',
+  'rnb',
+] as const;
 export type Style = (typeof STYLES)[number];
 
 export type Condition = 'fresh' | 'heavy' | 'tired' | 'recovering';
@@ -65,10 +76,12 @@ export interface Voice {
   readonly gritAllowed?: boolean;
   /** Semitones kept inside both ends, 0–4. */
   readonly margin?: number;
+  /** Stretches that are not sung, MIDI: zones never sounded, and gaps. One that holds an end of the range is that end. */
+  readonly closed?: readonly PitchRange[];
 }
 
 /** The voice file a teacher keeps for a student. Days are ISO days. */
-export interface VoiceFile extends Omit<Voice, 'bridges'> {
+export interface VoiceFile extends Omit<Voice, 'bridges' | 'closed'> {
   /** The style of the lesson, which the limits go by. */
   readonly style: Style;
   readonly otherStyles?: readonly Style[];

@@ -88,6 +88,7 @@ export const settings = {
     steps: 'steps',
     share: 'share',
     'of four': 'of four',
+    seconds: 'seconds',
   },
   theStudio: 'the studio',
   asStudio: 'as the studio: {{answer}}',

@@ -116,6 +116,9 @@ export const en = {
     folk: 'folk',
     choral: 'choral',
     heavy: 'heavy',
+    gospel: 'gospel',
+    rock: 'rock',
+    rnb: 'R&B',
   },
   stages: {
     settle: 'settle',

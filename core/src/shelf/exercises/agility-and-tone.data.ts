@@ -10,7 +10,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     stage: 'agility',
     load: 4,
     level: 'steady',
-    goals: ['agility'],
+    goals: ['agility', 'riffs'],
     needs: ['five-fast-twice'],
     why: 'Up to the ninth and home, sixteen notes in one breath.',
     work: {
@@ -37,7 +37,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     stage: 'agility',
     load: 3,
     level: 'steady',
-    goals: ['agility'],
+    goals: ['agility', 'riffs'],
     why: 'Round a note and back, three times, and rest on it.',
     work: {
       kind: 'pattern',
@@ -59,7 +59,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     stage: 'agility',
     load: 4,
     level: 'advanced',
-    goals: ['agility'],
+    goals: ['agility', 'riffs'],
     needs: ['five-fast-twice'],
     why: 'Threes that roll downstairs.',
     work: {
@@ -87,7 +87,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     stage: 'agility',
     load: 3,
     level: 'steady',
-    goals: ['agility', 'support'],
+    goals: ['agility', 'support', 'breath'],
     why: 'Short notes show whether the breath is awake.',
     work: {
       kind: 'pattern',
@@ -113,8 +113,8 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     stage: 'agility',
     load: 3,
     level: 'steady',
-    styles: ['pop', 'jazz', 'folk', 'heavy', 'theatre'],
-    goals: ['style-pop'],
+    styles: ['pop', 'jazz', 'folk', 'heavy', 'theatre', 'gospel', 'rock', 'rnb'],
+    goals: ['style-pop', 'agility', 'riffs'],
     why: 'A turn that lies in the ear before it lies in the throat.',
     work: {
       kind: 'pattern',
@@ -143,7 +143,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     stage: 'dynamics',
     load: 4,
     level: 'advanced',
-    goals: ['dynamics'],
+    goals: ['dynamics', 'breath', 'vibrato'],
     needs: ['soft-clear-start'],
     why: 'From soft to full and back on one note: everything the voice knows, in eight beats.',
     work: {
@@ -238,7 +238,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     stage: 'tone',
     load: 3,
     level: 'steady',
-    goals: ['vibrato'],
+    goals: ['vibrato', 'tone'],
     why: 'A slide loosens the note so that it can swing.',
     work: {
       kind: 'pattern',
@@ -289,7 +289,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     stage: 'tone',
     load: 2,
     level: 'steady',
-    goals: ['vibrato'],
+    goals: ['vibrato', 'tone'],
     why: 'The hum at the end may swing as well.',
     work: { kind: 'pattern', pattern: '1:3 1', syllables: 'ah m', tempo: { usual: 66 }, travel: 'rise', mostKeys: 5 },
     cues: say('Close the lips; the swing goes on.', 'Nothing is switched off.', 'End when the air ends.'),
@@ -307,7 +307,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     stage: 'tone',
     load: 2,
     level: 'steady',
-    goals: ['colour', 'closure'],
+    goals: ['colour', 'closure', 'belt', 'tone'],
     why: 'An ugly sound, on purpose, closes what was leaking.',
     work: {
       kind: 'pattern',
@@ -360,7 +360,7 @@ export const AGILITY_AND_TONE: readonly WrittenExercise[] = [
     shortName: 'Bright, dark',
     stage: 'tone',
     load: 2,
-    goals: ['colour'],
+    goals: ['colour', 'tone'],
     why: 'Two ends of a colour, so that the middle is chosen.',
     work: {
       kind: 'pattern',

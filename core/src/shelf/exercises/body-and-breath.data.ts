@@ -119,7 +119,7 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     shortName: 'Long hiss',
     stage: 'breath',
     load: 1,
-    goals: ['breath-length', 'support'],
+    goals: ['breath-length', 'support', 'breath'],
     noise: 'quiet',
     why: 'A hiss that stays even is a phrase that lasts.',
     work: {
@@ -198,7 +198,7 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
     load: 1,
     quiet: true,
     register: 'light',
-    goals: ['release'],
+    goals: ['release', 'ease'],
     noise: 'quiet',
     why: 'A sigh shows the throat how open it already knows to be.',
     work: {

@@ -8,7 +8,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
     shortName: 'Hum chord',
     stage: 'resonance',
     load: 1,
-    goals: ['resonance'],
+    goals: ['resonance', 'legato', 'line', 'breath', 'breath-length', 'tone'],
     noise: 'quiet',
     why: 'A hum you can feel at the lips is a sound that carries later.',
     work: {
@@ -47,7 +47,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
     shortName: 'Little steps',
     stage: 'resonance',
     load: 1,
-    goals: ['pitch'],
+    goals: ['pitch', 'agility'],
     why: 'Three neighbouring notes are enough to learn to match.',
     work: {
       kind: 'pattern',
@@ -83,7 +83,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
     shortName: 'Five vowels',
     stage: 'resonance',
     load: 2,
-    goals: ['resonance'],
+    goals: ['resonance', 'legato', 'line', 'tone', 'diction', 'choral'],
     why: 'All vowels through one door: the voice keeps its place while the word changes.',
     work: {
       kind: 'pattern',
@@ -118,7 +118,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
     shortName: 'Short starts',
     stage: 'onset',
     load: 2,
-    goals: ['closure'],
+    goals: ['closure', 'belt', 'mix', 'onset'],
     why: 'A clean beginning saves the breath that a rough one wastes.',
     work: {
       kind: 'pattern',
@@ -154,7 +154,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
     shortName: 'Down from five',
     stage: 'middle',
     load: 2,
-    goals: ['line'],
+    goals: ['line', 'ease', 'legato'],
     why: 'Coming down first brings the light quality along with it.',
     work: { kind: 'pattern', pattern: '5 4 3 2 1:2', syllables: 'noo' },
     cues: [
@@ -192,7 +192,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
     shortName: 'Up and down',
     stage: 'middle',
     load: 2,
-    goals: ['line'],
+    goals: ['line', 'agility', 'legato'],
     why: 'The plainest of ladders shows most about today.',
     work: { kind: 'pattern', pattern: '1 2 3 4 5 4 3 2 1:2', syllables: 'nay*', tempo: { usual: 92 } },
     cues: [
@@ -231,7 +231,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
     stage: 'middle',
     load: 2,
     level: 'steady',
-    goals: ['pitch'],
+    goals: ['pitch', 'agility'],
     why: 'Small leaps teach the ear to arrive, not to slide.',
     work: { kind: 'pattern', pattern: '1 3 2 4 3 5 4 2 1:2', syllables: 'lah*', tempo: { usual: 88 } },
     cues: [
@@ -262,7 +262,7 @@ export const MIDDLE: readonly WrittenExercise[] = [
     stage: 'middle',
     load: 3,
     level: 'steady',
-    goals: ['line'],
+    goals: ['line', 'legato'],
     why: 'An octave in three steps asks the registers to meet without a seam.',
     work: { kind: 'pattern', pattern: '1 3 5 8 5 3 1:2', syllables: 'yah*', tempo: { usual: 92 } },
     cues: [

@@ -30,7 +30,7 @@ export const RELEASE: readonly WrittenExercise[] = [
     shortName: 'Lips',
     stage: 'release',
     load: 0,
-    goals: ['lips'],
+    goals: ['lips', 'diction', 'play'],
     noise: 'silent',
     why: 'Awake lips shape the vowels, so that the throat need not.',
     work: {
@@ -52,7 +52,7 @@ export const RELEASE: readonly WrittenExercise[] = [
     shortName: 'Hinge',
     stage: 'release',
     load: 1,
-    goals: ['release-jaw'],
+    goals: ['release-jaw', 'ease'],
     notWith: ['jaw'],
     why: 'The jaw glides open by its own weight; the tune only gives it time.',
     work: {
@@ -94,7 +94,7 @@ export const RELEASE: readonly WrittenExercise[] = [
     shortName: 'Tongue only',
     stage: 'release',
     load: 1,
-    goals: ['release-tongue'],
+    goals: ['release-tongue', 'diction', 'words'],
     why: 'The tongue can say lah without asking the jaw.',
     work: {
       kind: 'pattern',

@@ -9,7 +9,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     shortName: 'Across',
     stage: 'resonance',
     load: 1,
-    goals: ['pitch', 'play'],
+    goals: ['pitch', 'play', 'diction', 'words'],
     why: 'Two notes that everyone can call, and find again.',
     work: {
       kind: 'pattern',
@@ -32,7 +32,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     shortName: 'Mm-hm',
     stage: 'resonance',
     load: 1,
-    goals: ['resonance'],
+    goals: ['resonance', 'belt', 'tone'],
     noise: 'quiet',
     why: 'Everybody hums “mm-hm” in the right place without thinking.',
     work: {
@@ -56,7 +56,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     shortName: 'Ng to ah',
     stage: 'resonance',
     load: 1,
-    goals: ['resonance'],
+    goals: ['resonance', 'legato', 'line', 'tone'],
     why: 'The vowel steps out of the hum and keeps its place.',
     work: {
       kind: 'pattern',
@@ -82,7 +82,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     shortName: 'Opening hum',
     stage: 'resonance',
     load: 2,
-    goals: ['resonance'],
+    goals: ['resonance', 'ease', 'tone'],
     why: 'Coming down, the hum opens by itself.',
     work: {
       kind: 'pattern',
@@ -113,7 +113,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     shortName: 'Noh zoh',
     stage: 'resonance',
     load: 2,
-    goals: ['resonance'],
+    goals: ['resonance', 'belt', 'mix', 'tone', 'projection'],
     why: 'The n finds the front, the z keeps the air going.',
     work: { kind: 'pattern', pattern: '1 1 3 1:2', syllables: 'noh zoh noh zoh', mostKeys: 8 },
     cues: say('Same vowel after both.', 'The z is as long as you like.', {
@@ -134,7 +134,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     shortName: 'Low sigh',
     stage: 'resonance',
     load: 2,
-    goals: ['resonance'],
+    goals: ['resonance', 'ease', 'tone', 'range-down'],
     why: 'A little sorrow lowers the throat without pressing it.',
     work: {
       kind: 'pattern',
@@ -159,7 +159,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     stage: 'resonance',
     load: 2,
     noise: 'loud',
-    goals: ['projection'],
+    goals: ['projection', 'belt', 'mix', 'play'],
     why: 'To carry far is to be clear, not loud.',
     work: {
       kind: 'pattern',
@@ -217,7 +217,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     stage: 'onset',
     load: 2,
     level: 'steady',
-    goals: ['closure', 'dynamics'],
+    goals: ['closure', 'dynamics', 'onset'],
     why: 'To begin softly and clearly is the finest work the folds do.',
     work: {
       kind: 'pattern',
@@ -242,7 +242,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     shortName: 'Small n, l',
     stage: 'onset',
     load: 1,
-    goals: ['onset'],
+    goals: ['onset', 'ease'],
     why: 'Small consonants start the tone for you.',
     work: {
       kind: 'pattern',
@@ -266,7 +266,7 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     load: 1,
     level: 'steady',
     noise: 'quiet',
-    goals: ['onset', 'bottom'],
+    goals: ['onset', 'bottom', 'range-down'],
     why: 'From almost nothing into a note: the least that a voice needs.',
     work: {
       kind: 'pattern',

@@ -10,7 +10,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     load: 3,
     level: 'steady',
     does: 'builds',
-    goals: ['bridge'],
+    goals: ['bridge', 'mix', 'range', 'range-up'],
     needs: ['chord-up-and-down'],
     why: 'A leap over the bridge, then time to settle, teaches both sides to trust each other.',
     work: {
@@ -52,7 +52,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     level: 'steady',
     register: 'light',
     does: 'builds',
-    goals: ['bridge'],
+    goals: ['bridge', 'mix', 'light-top'],
     why: 'Light is brought down, so that weight is not carried up.',
     work: {
       kind: 'pattern',
@@ -92,7 +92,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     level: 'steady',
     does: 'builds',
     extendsRange: true,
-    goals: ['range-up'],
+    goals: ['range-up', 'range'],
     needs: ['chord-up-and-down'],
     why: 'One note past home ground, touched and left again.',
     work: { kind: 'pattern', pattern: '1 3 5 8 10 8 5 3 1:2', syllables: 'ah', tempo: { usual: 104 } },
@@ -125,7 +125,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     stage: 'agility',
     load: 3,
     level: 'steady',
-    goals: ['agility'],
+    goals: ['agility', 'riffs'],
     why: 'Quick notes come from a light voice, not from hard work.',
     work: {
       kind: 'pattern',
@@ -162,7 +162,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     stage: 'dynamics',
     load: 3,
     level: 'steady',
-    goals: ['dynamics'],
+    goals: ['dynamics', 'legato', 'line', 'breath', 'breath-length', 'support', 'choral'],
     why: 'Evenness is the first of the dynamics.',
     work: { kind: 'pattern', pattern: '1 3 5 8 5 3 1:2', syllables: 'nuh*', tempo: { usual: 88 } },
     cues: [
@@ -192,7 +192,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     stage: 'tone',
     load: 2,
     level: 'steady',
-    goals: ['straight', 'vibrato'],
+    goals: ['straight', 'vibrato', 'tone', 'dynamics', 'choral'],
     why: 'To let vibrato in, one has to know how it is kept out without squeezing.',
     work: {
       kind: 'pattern',
@@ -232,7 +232,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     stage: 'words',
     load: 2,
     level: 'steady',
-    goals: ['diction'],
+    goals: ['diction', 'agility', 'words'],
     why: 'Quick consonants, quiet jaw: the words ride on the line.',
     work: {
       kind: 'pattern',
@@ -262,7 +262,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     shortName: 'Spoken',
     stage: 'words',
     load: 0,
-    goals: ['ease'],
+    goals: ['ease', 'words'],
     noise: 'quiet',
     why: 'Speaking at three heights finds the voice before anything is sung.',
     work: {
@@ -295,7 +295,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     load: 3,
     level: 'steady',
     styles: ['classical', 'choral', 'folk'],
-    goals: ['legato'],
+    goals: ['legato', 'line', 'breath', 'breath-length', 'tone', 'resonance', 'words', 'dynamics', 'vibrato', 'choral'],
     why: 'The line of the piece, without its words in the way.',
     work: {
       kind: 'pattern',
@@ -334,9 +334,9 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     load: 4,
     level: 'steady',
     register: 'heavy',
-    styles: ['theatre', 'pop', 'jazz', 'folk', 'heavy'],
+    styles: ['theatre', 'pop', 'jazz', 'folk', 'heavy', 'gospel', 'rock', 'rnb'],
     voices: ['soprano', 'mezzo-soprano', 'contralto', 'countertenor', 'tenor', 'baritone', 'bass-baritone', 'bass'],
-    goals: ['belt'],
+    goals: ['belt', 'projection'],
     needs: ['up-and-down-five'],
     noise: 'loud',
     why: 'A call is speech that carries; it needs no more weight than that.',

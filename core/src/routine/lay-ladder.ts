@@ -1,0 +1,81 @@
+import { buildLadder, proposeStart, type LadderInput } from '../ladder/index.ts';
+import { USUAL_RULES, type Limits } from '../limits/index.ts';
+import { narrowPattern, type Pattern } from '../pattern/index.ts';
+import { patternOfWork, type Exercise, type PatternWork } from '../shelf/index.ts';
+import { neverSounded, voiceOf } from '../voice/index.ts';
+import { inOneBreath, isOlderVoice, openingPattern } from './as-taught.ts';
+import { goesToTheEnd } from './by-approach.ts';
+import { keyWays } from './key-ways.ts';
+import type { LaidLadder, RoutineContext, StepSettings } from './routine.types.ts';
+import { middleStart, turnedWork } from './turn-by-condition.ts';
+
+/** An older voice sings slower, unless the teacher set the tempo. */
+function tempoOf(work: PatternWork, settings: StepSettings, context: RoutineContext): number {
+  const { rules = USUAL_RULES } = context;
+  return settings.tempo ?? Math.round(work.tempo.usual * (isOlderVoice(context) ? rules.older.tempoShare : 1));
+}
+
+/** The comfortable range the limits began with. */
+function baseOf({ entries, floor, ceiling }: Limits): { readonly low: number; readonly high: number } {
+  const first = (side: 'floor' | 'ceiling'): number | undefined => entries.find((entry) => entry.side === side)?.result;
+  return { low: first('floor') ?? floor, high: first('ceiling') ?? ceiling };
+}
+
+/** The same shape in a smaller span, where the step wants one. */
+function narrowedTo(pattern: Pattern, span: number | undefined): Pattern {
+  return span === undefined ? pattern : (narrowPattern(pattern, span) ?? pattern);
+}
+
+/** Carries a pattern exercise through the keys of a voice today, within its limits. */
+export function layLadder(
+  { id, manners }: Exercise,
+  written: PatternWork,
+  settings: StepSettings,
+  context: RoutineContext,
+  limits: Limits,
+  sungSteps: number,
+): LaidLadder {
+  const work = turnedWork(written, context);
+  const tempo = tempoOf(work, settings, context);
+  const narrowed = narrowedTo(patternOfWork(work), settings.narrowTo);
+  const pattern = inOneBreath(openingPattern(narrowed, sungSteps, context), tempo, context);
+  const voice = voiceOf(context.voice);
+  const { floor, ceiling } = limits;
+  const proposal = proposeStart({ pattern, floor, ceiling, placement: work.placement, voice });
+  const highest = work === written ? null : middleStart(context, baseOf(limits), pattern.high);
+  const travel = settings.travel ?? work.travel;
+  const step = settings.step ?? work.step;
+  const proposed = Math.max(floor - pattern.low, Math.min(proposal?.start ?? floor, highest ?? Infinity));
+  const maxKeys = settings.maxKeys ?? work.mostKeys;
+  const returnStep = settings.returnStep ?? work.returnStep;
+  const input: LadderInput = {
+    pattern,
+    floor,
+    ceiling,
+    start: settings.start ?? proposed,
+    step,
+    travel,
+    ...(returnStep !== undefined && { returnStep }),
+    timesPerKey: (settings.timesPerKey ?? work.timesPerKey) * Math.max(1, manners.length),
+    ...(maxKeys !== undefined && { maxKeys }),
+    touchLimit: settings.touchLimit ?? goesToTheEnd(context.approach),
+    tempo,
+    cueBeats: work.cueBeats,
+    restBeats: work.restBeats,
+    avoid: neverSounded(context.voice),
+    ...(context.voice.gaps && { gaps: context.voice.gaps }),
+    ...(voice.bridges && { bridges: voice.bridges }),
+    ...(settings.struck && { struck: settings.struck }),
+    ...(settings.added && { added: settings.added }),
+    ...(settings.withinSeconds !== undefined && { withinSeconds: settings.withinSeconds }),
+  };
+  const ladder = buildLadder(input);
+  return {
+    kind: 'pattern',
+    pattern,
+    input,
+    ladder,
+    ways: keyWays(ladder.rungs, manners, !context.known.has(id)),
+    proposal: proposal ?? { start: input.start, movedBy: 0 },
+  };
+}
