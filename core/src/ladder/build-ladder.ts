@@ -32,10 +32,11 @@ function strike(input: LadderInput, keys: readonly PlannedKey[]): StruckPlan {
 }
 
 function climb(input: LadderInput, plan: StruckPlan): readonly Rung[] {
-  const { pattern, cueBeats = USUAL_CUE_BEATS, restBeats = USUAL_REST_BEATS, timesPerKey = 1 } = input;
+  const { pattern, cueBeats = USUAL_CUE_BEATS, restBeats = USUAL_REST_BEATS, timesPerKey = 1, restAfter } = input;
   const rungs: Rung[] = [];
   let clock = 0;
-  for (const { key, turn } of plan.kept) {
+  for (const [index, { key, turn }] of plan.kept.entries()) {
+    if (restAfter && index > 0 && index % restAfter.keys === 0) clock += restAfter.seconds;
     const { tonic, leg } = key;
     const tempo = input.tempo + (input.tempoStep ?? 0) * turn;
     const beat = 60 / tempo;

@@ -34,6 +34,8 @@ export interface LadderInput {
   readonly struck?: readonly number[];
   /** Tonics a teacher put in, sung in their place on the outward leg. */
   readonly added?: readonly number[];
+  /** After so many keys a longer rest, seconds. */
+  readonly restAfter?: { readonly keys: number; readonly seconds: number };
   /** Keys are thinned until the ladder takes no longer. */
   readonly withinSeconds?: number;
 }

@@ -1,6 +1,6 @@
-import { isTooYoungForBelt, mayHaveGrit, USUAL_RULES, type RuleTable } from '../limits/index.ts';
+import { ageFor, isTooYoungForBelt, mayHaveGrit, USUAL_RULES, type RuleTable } from '../limits/index.ts';
 import { answerTo, hasHeavyNotes, type Approach, type Exercise } from '../shelf/index.ts';
-import { voiceOf, type Caution, type Condition, type VoiceFile } from '../voice/index.ts';
+import { voiceOf, type Caution, type Condition, type Occasion, type VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.ts';
 import type { RoutineContext, StepProblem } from './routine.types.ts';
 
@@ -20,6 +20,8 @@ export interface DayAllowance {
   readonly holdsOff?: boolean;
   readonly approach?: Approach;
   readonly rules?: RuleTable;
+  readonly occasion?: Occasion;
+  readonly hoursToPerformance?: number;
 }
 
 function isWithin(exercise: Exercise, allowance: Allowance): boolean {
@@ -77,12 +79,7 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
   const { conditions, allowance = 'all', breathOff = false, holdsOff = false, rules = USUAL_RULES } = day;
   const lasting = againstCaution(exercise, voice) ?? forTheYoung(exercise, voice, rules);
   if (lasting) return lasting;
-  const { age } = voice;
-  if (
-    exercise.notUnder !== undefined &&
-    (voice.type === 'treble' || age !== undefined) &&
-    (age ?? 8) < exercise.notUnder
-  ) {
+  if (exercise.notUnder !== undefined && ageFor(voice) < exercise.notUnder) {
     return {
       code: 'NOT_UNDER_AGE',
       message: `“${exercise.name}” is not for anyone under ${String(exercise.notUnder)}.`,
@@ -95,6 +92,21 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
       code: 'NOT_ON_SUCH_A_DAY',
       message: `“${exercise.name}” is left out on a ${against} day.`,
       remedy: 'Leave it out today, or take its easier relative.',
+    };
+  }
+  const { occasion, hoursToPerformance = Infinity } = day;
+  if (exercise.notWithin !== undefined && (occasion === 'performance' || hoursToPerformance <= exercise.notWithin)) {
+    return {
+      code: 'TOO_NEAR_PERFORMANCE',
+      message: `“${exercise.name}” is left out within ${String(exercise.notWithin)} hours of a performance.`,
+      remedy: 'Take its shorter or easier relative, and this one after the performance.',
+    };
+  }
+  if (exercise.onlyMeasured && !voice.measured) {
+    return {
+      code: 'NOT_MEASURED',
+      message: `“${exercise.name}” is only for a voice whose range was measured.`,
+      remedy: 'Do a range check first, or take its easier relative.',
     };
   }
   if (conditions.includes('recovering') && (hasHeavyNotes(exercise) || exercise.grit)) {
@@ -112,10 +124,10 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
       remedy: 'Take a hum or a trill instead; the figure is in the rule table.',
     };
   }
-  if (exercise.stage === 'breath' && breathOff) {
+  if ((exercise.stage === 'breath' || exercise.notDizzy) && breathOff) {
     return {
       code: 'BREATH_OFF_TODAY',
-      message: `“${exercise.name}” is breath work; after dizziness that is over for today.`,
+      message: `“${exercise.name}” is over for today; nothing that can make the head light is done after dizziness.`,
       remedy: 'Leave it out today.',
     };
   }

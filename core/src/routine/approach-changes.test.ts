@@ -31,7 +31,7 @@ test.each(OTHER_ANSWERS)('%s: %s does something', (question, answer) => {
     turnsAtEffort(to) !== turnsAtEffort({}) ||
     [...exercises.values()].some((exercise) => judgesSound(exercise, to) !== judgesSound(exercise, {}));
   const drafted = (approach: Record<string, string>): unknown =>
-    [1, 2, 3].map((seed) => draftRoutine({ ...contextOf({ approach }), minutes: 15, seed }).steps);
+    [1, 2, 3].map((seed) => draftRoutine({ ...contextOf({ approach }), minutes: 30, seed }).steps);
   const isDrafted = JSON.stringify(drafted(to)) !== JSON.stringify(drafted({}));
   expect(isShown || isHeardAtThePiano || isDrafted).toBe(true);
 });

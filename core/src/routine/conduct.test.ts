@@ -91,31 +91,31 @@ describe('conduct', () => {
 
   test.each(['pain', 'tickle', 'cough'] as const)('%s stops the step and keeps the key', (mark) => {
     const stopped = conduct(onLadder(), { type: 'mark', mark, id: id() });
-    expect([stopped.phase, stopped.sung[0]?.marks, stopped.stops.at(-1)?.mark]).toEqual(['stopped', [mark], mark]);
-    expect(conduct(stopped, { type: 'next-step', id: id(), heard: false })).toMatchObject({
-      phase: 'singing',
-      stepIndex: 2,
-    });
+    expect([stopped.phase, stopped.sung, stopped.stops.at(-1)?.mark]).toEqual(['stopped', [], mark]);
+    const on = conduct(stopped, { type: 'next-step', id: id(), heard: false });
+    expect([on.phase, on.stepIndex, on.sung.map(({ marks }) => marks)]).toEqual(['singing', 2, [[mark]]]);
+    expect(conduct(stopped, { type: 'finish', id: id(), heard: false }).sung[0]?.marks).toEqual([mark]);
+  });
+
+  test.each(['pain', 'dizzy', 'effort'] as const)('%s that was pressed by mistake was never there', (mark) => {
+    const before = conduct(onLadder(), { type: 'mark', mark: 'crack', id: id() });
+    const act =
+      mark === 'effort' ? ({ type: mark, level: 6, id: id() } as const) : ({ type: 'mark', mark, id: id() } as const);
+    expect(conduct(conduct(before, act), { type: 'mistake' })).toEqual(before);
+    expect(conduct(before, { type: 'mistake' })).toBe(before);
   });
 
   test('dizziness ends breath work as well', () => {
     const stopped = conduct(onLadder(), { type: 'mark', mark: 'dizzy', id: id() });
-    expect(stopped.steps.map(({ exerciseId }) => exerciseId)).toEqual([
-      'standing-check',
-      'up-and-down-five',
-      'falling-hum',
-    ]);
+    const on = conduct(stopped, { type: 'next-step', id: id(), heard: false });
+    expect(on.steps.map(({ exerciseId }) => exerciseId)).toEqual(['standing-check', 'up-and-down-five', 'falling-hum']);
   });
 
   test('effort over four of ten stops the step as strain; an easier relative takes its place', () => {
     const easy = conduct(onLadder(), { type: 'effort', level: 4, id: id() });
     expect(easy.phase).toBe('singing');
     const stopped = conduct(onLadder(), { type: 'effort', level: 5, id: id() });
-    expect([stopped.phase, stopped.sung[0]?.marks, stopped.stops.at(-1)?.mark]).toEqual([
-      'stopped',
-      ['strain'],
-      'effort',
-    ]);
+    expect([stopped.phase, stopped.marks, stopped.stops.at(-1)?.mark]).toEqual(['stopped', ['strain'], 'effort']);
     const relative = startRun(layRoutine([step('hum-glides')], contextOf())).steps[0];
     if (!relative) throw new Error('no relative');
     const swapped = conduct(stopped, { type: 'swap', step: relative });

@@ -149,15 +149,37 @@ function mark(state: RunState, action: Extract<RunAction, { type: 'mark' }>): Ru
     : [...state.marks, action.mark];
   const marked = { ...state, marks };
   if (!STOP_MARKS.has(action.mark)) return marked;
-  const stopped = stop(marked, action.mark, action.id);
-  return action.mark === 'dizzy' ? withoutBreath(stopped) : stopped;
+  return stop(marked, action.mark, action.id);
 }
 
-/** Stops the step; the key being sung is kept with its marks. */
+/** Stops the step; the key being sung is held with its marks, and kept when the stop is gone on from. */
 function stop(state: RunState, cause: StopCause, id: string): RunState {
-  const entered = state.begun ? enter(state, id, 'sung') : state;
   const stepId = currentStep(state)?.stepId ?? '';
-  return { ...entered, phase: 'stopped', stops: [...state.stops, { stepId, mark: cause }] };
+  const stops = [...state.stops, { stepId, mark: cause }];
+  return { ...state, phase: 'stopped', stops, ...(state.begun && { heldKeyId: id }) };
+}
+
+function withoutHeld(state: RunState): RunState {
+  const rest = { ...state };
+  delete rest.heldKeyId;
+  return rest;
+}
+
+/** The way on from a stop: the key that was held is kept, and dizziness ends breath work for the day. */
+function goneOn(state: RunState): RunState {
+  const { heldKeyId } = state;
+  if (state.phase !== 'stopped') return state;
+  const rest = withoutHeld(state);
+  const kept = heldKeyId === undefined ? rest : enter(rest, heldKeyId, 'sung');
+  return state.stops.at(-1)?.mark === 'dizzy' ? withoutBreath(kept) : kept;
+}
+
+/** A stop that was pressed by mistake was never there: the key that was held is sung on. */
+function takenBack(state: RunState): RunState {
+  const rest = withoutHeld(state);
+  const wasEffort = state.stops.at(-1)?.mark === 'effort';
+  const marks = state.marks.filter((name) => !STOP_MARKS.has(name) && !(wasEffort && name === 'strain'));
+  return { ...rest, marks, phase: 'singing', stops: state.stops.slice(0, -1) };
 }
 
 /** Rising effort is strain on the key it was felt on. */
@@ -170,6 +192,12 @@ function effort(state: RunState, { level, id }: Extract<RunAction, { type: 'effo
 function swap(state: RunState, step: RunStep): RunState {
   const steps = state.steps.map((other, index) => (index === state.stepIndex ? step : other));
   return { ...state, steps, keyIndex: 0, marks: [], begun: false, turned: false, phase: 'singing' };
+}
+
+/** The key being left: kept where it was sounding, or held by a stop. */
+function left(state: RunState, { heard, id }: Extract<RunAction, { heard: boolean }>): RunState {
+  if (state.phase === 'stopped') return goneOn(state);
+  return heard ? enter(state, id, 'sung') : state;
 }
 
 /** Blocks before the step that has not begun. */
@@ -201,7 +229,9 @@ export function conduct(state: RunState, action: RunAction): RunState {
         index >= state.keyIndex && key.help ? { ...key, help: action.help } : key,
       );
     case 'swap':
-      return state.phase === 'stopped' ? swap(state, action.step) : state;
+      return state.phase === 'stopped' ? swap(goneOn(state), action.step) : state;
+    case 'mistake':
+      return state.phase === 'stopped' ? takenBack(state) : state;
     case 'refit':
       return { ...state, steps: [...state.steps.slice(0, firstToCome(state)), ...action.steps] };
     case 'ready':
@@ -234,8 +264,8 @@ export function conduct(state: RunState, action: RunAction): RunState {
       );
     }
     case 'next-step':
-      return toStep(action.heard ? enter(state, action.id, 'sung') : state, state.stepIndex + 1);
+      return toStep(left(state, action), state.stepIndex + 1);
     case 'finish':
-      return { ...(action.heard ? enter(state, action.id, 'sung') : state), phase: 'finished' };
+      return { ...left(state, action), phase: 'finished' };
   }
 }

@@ -22,7 +22,7 @@ export interface CopiedRoutine {
 }
 
 /** What was set for one voice and one teacher’s eyes: it does not go with a copy. */
-const OF_ONE_VOICE: ReadonlySet<string> = new Set(['start', 'floor', 'ceiling', 'struck', 'added', 'note']);
+const OF_ONE_VOICE: ReadonlySet<string> = new Set(['start', 'floor', 'ceiling', 'struck', 'added', 'narrowTo', 'note']);
 
 /** Settings that mean the same for every voice. */
 export function forAnyVoice(settings: StepSettings): StepSettings {

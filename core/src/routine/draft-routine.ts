@@ -76,6 +76,7 @@ function slotsOf(context: DraftContext, eligible: readonly Eligible[]): readonly
   const kept = plan.filter(({ keep }) => keep);
   const rest = plan.filter(({ keep }) => !keep);
   const forWants = placesForWants([...new Set(rest.map(({ stage }) => stage))], eligible, context);
+  const thorough = rest.splice(0, BREATH_PLACES[answerTo(context.approach, 'breath-share') ?? '']?.first ?? 0);
   for (const { stage } of forWants) {
     const same = rest.findIndex((slot) => slot.stage === stage);
     if (same >= 0) rest.splice(same, 1);
@@ -87,7 +88,7 @@ function slotsOf(context: DraftContext, eligible: readonly Eligible[]): readonly
   const over: readonly DraftSlot[] =
     isWhole && registers >= 0 ? rest.splice(registers, 1).map((slot) => ({ ...slot, isOverBridge: true })) : [];
   // An hour holds more than one round of the plan.
-  const ranked = [...wide, ...over, ...forWants, ...rest, ...rest].map((slot, index) => ({
+  const ranked = [...wide, ...thorough, ...over, ...forWants, ...rest, ...rest].map((slot, index) => ({
     ...slot,
     early: Math.max(0, DRAFT_POINTS.mostEarly - index),
   }));

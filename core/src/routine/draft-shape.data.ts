@@ -52,4 +52,4 @@ export const YOUNG_SHAPE = { under: 13, mostSeconds: 120 } as const;
 export const MOST_EXPLAINING = { share: 0.25, inShort: 1 / 3, shortMinutes: 5 } as const;
 
 /** No step of a draft is longer than this share of the minutes, or so many seconds. */
-export const LONGEST_STEP = { share: 0.22, least: 100, most: 240 } as const;
+export const LONGEST_STEP = { share: 0.22, least: 70, most: 240 } as const;

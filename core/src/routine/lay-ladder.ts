@@ -28,7 +28,7 @@ function narrowedTo(pattern: Pattern, span: number | undefined): Pattern {
 
 /** Carries a pattern exercise through the keys of a voice today, within its limits. */
 export function layLadder(
-  { id, manners }: Exercise,
+  { id, manners, dose }: Exercise,
   written: PatternWork,
   settings: StepSettings,
   context: RoutineContext,
@@ -48,6 +48,7 @@ export function layLadder(
   const proposed = Math.max(floor - pattern.low, Math.min(proposal?.start ?? floor, highest ?? Infinity));
   const maxKeys = settings.maxKeys ?? work.mostKeys;
   const returnStep = settings.returnStep ?? work.returnStep;
+  const within = Math.min(settings.withinSeconds ?? Infinity, dose?.mostSeconds ?? Infinity);
   const input: LadderInput = {
     pattern,
     floor,
@@ -67,7 +68,8 @@ export function layLadder(
     ...(voice.bridges && { bridges: voice.bridges }),
     ...(settings.struck && { struck: settings.struck }),
     ...(settings.added && { added: settings.added }),
-    ...(settings.withinSeconds !== undefined && { withinSeconds: settings.withinSeconds }),
+    ...(dose?.restAfterKeys !== undefined && { restAfter: { keys: dose.restAfterKeys, seconds: dose.restSeconds } }),
+    ...(Number.isFinite(within) && { withinSeconds: within }),
   };
   const ladder = buildLadder(input);
   return {

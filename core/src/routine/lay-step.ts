@@ -2,7 +2,7 @@ import { SoftLarkError, LadderError } from '../errors.ts';
 import { breathSeconds, buildSiren, spokenSeconds } from '../ladder/index.ts';
 import { resolveLimits, type LimitContext, type Limits } from '../limits/index.ts';
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
-import { heavyBelowTop, overlayFor, patternOfWork, type Exercise, type Work } from '../shelf/index.ts';
+import { heavyBelowTop, isHeavyWork, overlayFor, patternOfWork, type Exercise, type Work } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
 import type {
   LaidLadder,
@@ -44,7 +44,7 @@ function limitContextOf(
   sungSteps: number,
 ): LimitContext {
   const { floor, ceiling } = settings;
-  const heavyBelow = heavyBelowTop(exercise);
+  const heavyBelow = heavyBelowTop(exercise) ?? (isHeavyWork(exercise) ? 0 : null);
   return {
     voice: voiceOf(context.voice),
     style: context.voice.style,
@@ -182,7 +182,7 @@ export function layStep(
   const exercise = asTaught(written, context);
   const isNew = !context.known.has(exercise.id);
   const { whenNew, whenKnown } = context.setUp ?? USUAL_SET_UP;
-  const overlay = overlayFor(exercise, step.settings.overlay);
+  const overlay = overlayFor(exercise, step.settings.overlay, context.voice.cautions);
   const setUpSeconds = (isNew ? whenNew : whenKnown) + (overlay?.setUpSeconds ?? 0);
   const { workSeconds, ...outcome } = workOut(exercise, step.settings, context, sungSteps);
   const seconds = outcome.problem && outcome.lowest === null && workSeconds === 0 ? 0 : setUpSeconds + workSeconds;

@@ -86,6 +86,8 @@ export interface RunState {
   readonly sung: readonly SungKey[];
   /** What stopped which step, in order. */
   readonly stops: readonly { readonly stepId: string; readonly mark: StopCause }[];
+  /** While stopped: the id of the key that was being sung. */
+  heldKeyId?: string;
   /** The step was explained and has begun. */
   readonly begun: boolean;
   /** Whether the voice is ready to cool down was asked. */
@@ -101,6 +103,8 @@ export type RunAction =
   | { readonly type: 'mark'; readonly mark: Mark; readonly id: string }
   /** `level` 0–10; over four stops the step. */
   | { readonly type: 'effort'; readonly level: number; readonly id: string }
+  /** The stop was pressed by mistake. */
+  | { readonly type: 'mistake' }
   /** Goes on with an easier relative in place of the step that was stopped. */
   | { readonly type: 'swap'; readonly step: RunStep }
   /** What is still to come, fitted to the time that is left. */

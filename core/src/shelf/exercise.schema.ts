@@ -165,6 +165,20 @@ export const exerciseSchema = z.strictObject({
   notUnder: z.int().min(1).max(99).optional(),
   /** Not on a day with one of these conditions; a rough voice counts as recovering. */
   notWhen: z.array(z.enum(['heavy', 'tired', 'recovering'])).default([]),
+  /** Not within so many hours of a performance. */
+  notWithin: z.int().min(1).max(168).optional(),
+  /** Over for the day after any dizziness, as breath work is. */
+  notDizzy: z.boolean().default(false),
+  /** Only in a voice whose range was measured. */
+  onlyMeasured: z.boolean().default(false),
+  /** How much of it there may be: after so many keys a rest of so many seconds, and no more seconds in a session. */
+  dose: z
+    .strictObject({
+      restAfterKeys: z.int().min(1).max(12).optional(),
+      restSeconds: z.number().min(1).max(120).default(20),
+      mostSeconds: z.number().min(10).max(1800),
+    })
+    .optional(),
   /** Ways in which one key is sung before moving on, in order, such as breathy, then clear. */
   manners: z.array(words).default([]),
   /** How the student finds out alone, and what right feels like. */

@@ -23,7 +23,7 @@ export {
   sungSyllables,
   syllablesFor,
 } from './pattern-of.ts';
-export { hasHeavyNotes, heavyBelowTop, isHeavyAt, isLoudAt } from './note-qualities.ts';
+export { hasHeavyNotes, isHeavyWork, heavyBelowTop, isHeavyAt, isLoudAt } from './note-qualities.ts';
 export { helpPlan, type Help } from './help-plan.ts';
 export { LEARNING_RULES, OVERLAYS } from './learning.data.ts';
 export { NOISES } from './noises.data.ts';

@@ -44,8 +44,16 @@ export function heavyBelowTop(exercise: Pick<Sung, 'register' | 'work'>): number
   return high - Math.max(...tops);
 }
 
-/** Whether anything in an exercise is in heavy register. */
-export function hasHeavyNotes(exercise: Pick<Sung, 'register' | 'work'>): boolean {
-  const { work, register } = exercise;
-  return register === 'heavy' || (work.kind === 'pattern' && work.marks.some(({ kind }) => kind === 'heavy'));
+/** Source: house reading; mixed or loud work of this load takes what belt takes, whatever its register is called. */
+const HEAVY_LOAD = 4;
+
+/** Whether anything in an exercise is heavy: by register, by a mark, or because it is loud or mixed work of much load. */
+export function hasHeavyNotes(exercise: Pick<Exercise, 'register' | 'work' | 'noise' | 'load'>): boolean {
+  const { work } = exercise;
+  return isHeavyWork(exercise) || (work.kind === 'pattern' && work.marks.some(({ kind }) => kind === 'heavy'));
+}
+
+/** Whether an exercise is heavy as a whole. */
+export function isHeavyWork({ register, noise, load }: Pick<Exercise, 'register' | 'noise' | 'load'>): boolean {
+  return register === 'heavy' || (load >= HEAVY_LOAD && (noise === 'loud' || register === 'mixed'));
 }

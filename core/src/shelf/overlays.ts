@@ -1,3 +1,4 @@
+import type { Caution } from '../voice/index.ts';
 import type { Exercise } from './exercise.schema.ts';
 import { isSungWork } from './pattern-of.ts';
 import { OVERLAYS, type Overlay } from './learning.data.ts';
@@ -18,7 +19,12 @@ export function wantsMirror(
   return kit.includes('mirror') || senseCheck?.by === 'eye' || overlay?.id === 'mirror';
 }
 
-/** The overlay of a step; none where the exercise takes none, or there is no such overlay. */
-export function overlayFor(exercise: Pick<Exercise, 'load' | 'work'>, id: string | undefined): Overlay | undefined {
-  return takesOverlay(exercise) ? OVERLAYS.find((overlay) => overlay.id === id) : undefined;
+/** The overlay of a step; none where the exercise takes none, there is no such overlay, or a caution on file leaves it out. */
+export function overlayFor(
+  exercise: Pick<Exercise, 'load' | 'work'>,
+  id: string | undefined,
+  cautions: readonly Caution[] = [],
+): Overlay | undefined {
+  const overlay = takesOverlay(exercise) ? OVERLAYS.find((one) => one.id === id) : undefined;
+  return overlay?.notWith?.some((on) => cautions.includes(on)) ? undefined : overlay;
 }

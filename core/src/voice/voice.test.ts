@@ -48,7 +48,7 @@ test('a voice file as the limits and the ladder take it', () => {
       { low: 70, high: 71, kind: 'not-loud' },
     ],
   };
-  expect(voiceOf(file)).toEqual({ type: 'tenor', bridges: [62, 67] });
+  expect(voiceOf(file)).toEqual({ type: 'tenor', bridges: [62, 67], closed: [{ low: 60, high: 61 }] });
   expect(neverSounded(file)).toEqual([{ low: 60, high: 61 }]);
 });
 

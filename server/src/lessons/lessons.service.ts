@@ -83,12 +83,13 @@ export class LessonsService {
   private async forToday(studioId: string, day: string, students: readonly StudentDto[]): Promise<StudentTodayDto[]> {
     const timeZone = await this.studios.timeZoneOf(studioId);
     const ids = students.map(({ id }) => id);
-    const [conditions, routines, lastRuns, locks, dizzy, checks] = await Promise.all([
+    const [conditions, routines, lastRuns, locks, dizzy, pain, checks] = await Promise.all([
       this.scope.of(DayCondition, studioId).find({ where: { day, studentId: In(ids) } }),
       this.routines.latestOf(studioId, ids),
       this.runs.lastOfEach(studioId, { students: ids, ended: true }),
       this.gate.open(studioId, students, day),
       this.runs.lastDizzy(studioId, ids, timeZone),
+      this.runs.lastPain(studioId, ids, timeZone),
       this.checks.ofStudents(studioId, ids),
     ]);
     const conditionOf = (id: string): Condition[] =>
@@ -104,6 +105,7 @@ export class LessonsService {
         student,
         lock: locks.get(id) ?? null,
         breathOff: dizzyOn === day,
+        painOn: pain.get(id) ?? null,
         holdsOff: dizzyOn !== undefined && (voice.holdsOnSince ?? '') <= dizzyOn,
         changeSince: changing?.date ?? null,
         checkDueInDays: checkDueInDays(voice, changing !== null, day),

@@ -165,6 +165,24 @@ export class RunsService {
     return new Map(rows.map(({ student_id, day }) => [student_id, day]));
   }
 
+  /** The day of the last run of each of these students whose last run was stopped for pain, in the studio's zone. */
+  async lastPain(
+    studioId: string,
+    students: readonly string[],
+    timeZone: string,
+  ): Promise<ReadonlyMap<string, string>> {
+    const rows = (await this.scope.query(
+      studioId,
+      `select distinct on (run.student_id) run.student_id, run.stops @> '[{"mark":"pain"}]' as hurt,
+              to_char(run.started_at at time zone $3, 'YYYY-MM-DD') as day
+         from run
+        where run.studio_id = $1 and run.student_id = any($2)
+        order by run.student_id, run.started_at desc`,
+      [students, timeZone],
+    )) as { student_id: string; hurt: boolean; day: string }[];
+    return new Map(rows.filter(({ hurt }) => hurt).map(({ student_id, day }) => [student_id, day]));
+  }
+
   async get(studioId: string, id: string): Promise<RunDto> {
     const [[summary], run, keys] = await Promise.all([
       this.summaries(studioId, 'and run.id = $2', [id]),

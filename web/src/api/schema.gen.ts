@@ -863,8 +863,8 @@ export interface components {
             /** @enum {string} */
             changingStage?: "first" | "second" | "third" | "new" | "settling" | "early" | "peak" | "young-adult";
             /** @enum {string} */
-            style: "classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy";
-            otherStyles?: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy")[];
+            style: "classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy" | "gospel" | "rock" | "rnb";
+            otherStyles?: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy" | "gospel" | "rock" | "rnb")[];
             goals: string[];
             speakingNote?: number;
             bridges: components["schemas"]["BridgeDto"][];
@@ -987,6 +987,7 @@ export interface components {
             ceiling?: number;
             struck?: number[];
             added?: number[];
+            narrowTo?: number;
             withinSeconds?: number;
             seconds?: number;
             repeats?: number;
@@ -1305,6 +1306,8 @@ export interface components {
             lastRun: components["schemas"]["RunSummaryDto"] | null;
             lock: components["schemas"]["LockDto"] | null;
             breathOff: boolean;
+            /** Format: date */
+            painOn: string | null;
             holdsOff: boolean;
             /** Format: date */
             changeSince: string | null;
@@ -1323,6 +1326,8 @@ export interface components {
             lastRun: components["schemas"]["RunSummaryDto"] | null;
             lock: components["schemas"]["LockDto"] | null;
             breathOff: boolean;
+            /** Format: date */
+            painOn: string | null;
             holdsOff: boolean;
             /** Format: date */
             changeSince: string | null;
@@ -1744,7 +1749,7 @@ export interface operations {
                         /** @default false */
                         extendsRange: boolean;
                         /** @default [] */
-                        styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy")[];
+                        styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy" | "gospel" | "rock" | "rnb")[];
                         /** @default [] */
                         voices: ("soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing")[];
                         /** @default [] */
@@ -1926,6 +1931,17 @@ export interface operations {
                         notUnder?: number;
                         /** @default [] */
                         notWhen: ("heavy" | "tired" | "recovering")[];
+                        notWithin?: number;
+                        /** @default false */
+                        notDizzy: boolean;
+                        /** @default false */
+                        onlyMeasured: boolean;
+                        dose?: {
+                            restAfterKeys?: number;
+                            /** @default 20 */
+                            restSeconds: number;
+                            mostSeconds: number;
+                        };
                         /** @default [] */
                         manners: string[];
                         senseCheck?: {
@@ -2060,7 +2076,7 @@ export interface operations {
                             /** @default false */
                             extendsRange: boolean;
                             /** @default [] */
-                            styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy")[];
+                            styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy" | "gospel" | "rock" | "rnb")[];
                             /** @default [] */
                             voices: ("soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing")[];
                             /** @default [] */
@@ -2242,6 +2258,17 @@ export interface operations {
                             notUnder?: number;
                             /** @default [] */
                             notWhen: ("heavy" | "tired" | "recovering")[];
+                            notWithin?: number;
+                            /** @default false */
+                            notDizzy: boolean;
+                            /** @default false */
+                            onlyMeasured: boolean;
+                            dose?: {
+                                restAfterKeys?: number;
+                                /** @default 20 */
+                                restSeconds: number;
+                                mostSeconds: number;
+                            };
                             /** @default [] */
                             manners: string[];
                             senseCheck?: {
@@ -2313,7 +2340,7 @@ export interface operations {
                         /** @default false */
                         extendsRange: boolean;
                         /** @default [] */
-                        styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy")[];
+                        styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy" | "gospel" | "rock" | "rnb")[];
                         /** @default [] */
                         voices: ("soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing")[];
                         /** @default [] */
@@ -2495,6 +2522,17 @@ export interface operations {
                         notUnder?: number;
                         /** @default [] */
                         notWhen: ("heavy" | "tired" | "recovering")[];
+                        notWithin?: number;
+                        /** @default false */
+                        notDizzy: boolean;
+                        /** @default false */
+                        onlyMeasured: boolean;
+                        dose?: {
+                            restAfterKeys?: number;
+                            /** @default 20 */
+                            restSeconds: number;
+                            mostSeconds: number;
+                        };
                         /** @default [] */
                         manners: string[];
                         senseCheck?: {
@@ -2566,7 +2604,7 @@ export interface operations {
                         /** @default false */
                         extendsRange: boolean;
                         /** @default [] */
-                        styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy")[];
+                        styles: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy" | "gospel" | "rock" | "rnb")[];
                         /** @default [] */
                         voices: ("soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing")[];
                         /** @default [] */
@@ -2748,6 +2786,17 @@ export interface operations {
                         notUnder?: number;
                         /** @default [] */
                         notWhen: ("heavy" | "tired" | "recovering")[];
+                        notWithin?: number;
+                        /** @default false */
+                        notDizzy: boolean;
+                        /** @default false */
+                        onlyMeasured: boolean;
+                        dose?: {
+                            restAfterKeys?: number;
+                            /** @default 20 */
+                            restSeconds: number;
+                            mostSeconds: number;
+                        };
                         /** @default [] */
                         manners: string[];
                         senseCheck?: {

@@ -47,6 +47,8 @@ export const gate = {
   },
   seeSomeone:
     'This should be seen: a laryngologist first, then a speech-language pathologist. Until a clearance is on file there is gentle work only.',
+  painToday: 'The run today was stopped for pain: gentle work only for the rest of the day. Ask how it is now.',
+  painLast: 'The last run, {{day}}, was stopped for pain. Ask how it is now before anything is sung.',
   gentleToday: 'Gentle work only today: body, breath, hums, straws, glides.',
   middleToday: 'Up to modest middle work today, at half the usual time.',
   lockedBy: 'Locked on {{day}}.',

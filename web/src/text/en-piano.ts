@@ -24,6 +24,7 @@ export const piano = {
   now: 'now',
   next: 'next',
   say: 'say',
+  heed: 'Heed before it begins',
   tryFor: 'try · {{seen}}',
   helps: {
     shown: 'piano shows, just listen',
@@ -121,6 +122,7 @@ export const piano = {
     effort: 'More effort than a warm-up may cost. Rest, then something easier, or leave it for today.',
   },
   stoppedIn: 'Stopped in {{step}}: {{mark}}.',
+  stopMistake: 'Pressed by mistake',
   stopRest: 'Rest a minute, then the next step',
   stopEasier: 'Go on easier: {{name}}',
   stopEnd: 'End the run',

@@ -28,6 +28,10 @@ const step = (exerciseId: string, settings: StepSettings = {}): RoutineStep => (
 });
 const GOOD = ['lip-trill-glides', 'lip-trill-on-five', 'hum-on-the-chord', 'up-and-down-five', 'falling-hum'];
 
+/** A shelf of the teacher's own, without what the shipped one leaves out on such a day. */
+const OWN_SHELF = new Map(
+  shelf.map(({ notWithin: _, ...exercise }) => [exercise.id, { ...exercise, notWhen: [] }]),
+);
 const WITHOUT_GENTLE_RANGE = new Map(
   [...exercises].filter(([, { goals, extendsRange }]) => extendsRange || !goals.includes('range-up')),
 );
@@ -89,7 +93,7 @@ test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewCont
     'grit on a tired voice',
     'grit',
     [...GOOD.slice(0, 4), 'light-grit-on-a-short-call', 'falling-hum'],
-    { conditions: ['tired'] },
+    { conditions: ['tired'], exercises: OWN_SHELF },
   ],
   [
     'grit for the young',
@@ -125,7 +129,7 @@ test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewCont
     'extending work close to a performance',
     'extends-before-performance',
     [...GOOD.slice(0, 4), 'full-scale', 'falling-hum'],
-    { hoursToPerformance: 60 },
+    { hoursToPerformance: 60, exercises: OWN_SHELF },
   ],
   [
     'new work close to a performance',
@@ -145,7 +149,7 @@ test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewCont
   ['a warm-up that extends', 'extends', [...GOOD.slice(0, 4), 'full-scale', 'falling-hum'], {}],
   ['a song that goes higher', 'song-top', GOOD, { song: { highest: 69 } }],
   ['a song that runs faster', 'song-run', GOOD, { song: { fastestNotesPerSecond: 9 } }],
-  ['a goal nothing serves', 'goal-untouched', GOOD, { goals: ['agility'] }],
+  ['a goal nothing serves', 'goal-untouched', GOOD, { goals: ['vibrato'] }],
   ['more than the usual week', 'load-above-usual', GOOD, { history: { weekMinutes: 80, usualWeekMinutes: 50 } }],
   ['nothing new for long', 'nothing-new', GOOD, { history: { daysSinceAnythingNew: 30 } }],
   ['never gone well', 'stuck', GOOD, { history: { stuck: new Set(['up-and-down-five']) } }],

@@ -76,7 +76,8 @@ export const BODY_AND_BREATH: readonly WrittenExercise[] = [
       },
     ],
     relatives: [{ id: 'standing-check', as: 'easier' }],
-    cautions: ['Stay within comfort; leave the reach out where shoulder or neck trouble is on file.'],
+    cautions: ['Stay within comfort; left out where shoulder or neck trouble is on file.'],
+    notWith: ['neck-and-shoulder'],
   },
   {
     id: 'low-wide-breath',

@@ -32,6 +32,7 @@ export const BODY_AND_QUICK_BREATH: readonly WrittenExercise[] = [
       { id: 'shoulder-rolls', as: 'instead', when: 'seated' },
     ],
     cautions: ['Not with dizziness, and not further than is comfortable.'],
+    notDizzy: true,
   },
   {
     id: 'small-nods-and-turns',

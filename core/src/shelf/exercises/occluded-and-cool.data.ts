@@ -193,7 +193,7 @@ export const OCCLUDED_AND_COOL: readonly WrittenExercise[] = [
     shortName: 'Z on five',
     stage: 'occluded',
     load: 1,
-    goals: ['support', 'ease', 'line', 'breath', 'breath-length'],
+    goals: ['support', 'balance', 'ease', 'line', 'breath', 'breath-length'],
     resistance: 2,
     noise: 'quiet',
     why: 'A buzz needs steady air, and tells at once when it is not.',

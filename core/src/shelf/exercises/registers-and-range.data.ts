@@ -210,6 +210,8 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       { id: 'chord-up-and-down', as: 'shorter' },
     ],
     cautions: [NO_STRETCH],
+    notWithin: 72,
+    notWhen: ['tired', 'recovering'],
   },
   {
     id: 'light-bounce-on-one-note',
@@ -296,6 +298,8 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       { id: 'up-and-down-five', as: 'easier' },
     ],
     cautions: [NO_STRETCH],
+    notWithin: 72,
+    notWhen: ['tired', 'recovering'],
   },
   {
     id: 'two-octave-sweep',
@@ -331,6 +335,9 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       { id: 'chord-up-and-down', as: 'shorter' },
     ],
     cautions: [NO_STRETCH, 'Only where a measured range holds it.'],
+    notWithin: 72,
+    notWhen: ['tired', 'recovering'],
+    onlyMeasured: true,
   },
   {
     id: 'down-below',
@@ -392,5 +399,7 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       { id: 'down-from-five', as: 'shorter' },
     ],
     cautions: [NO_STRETCH],
+    notWithin: 72,
+    notWhen: ['tired', 'recovering'],
   },
 ];

@@ -286,5 +286,6 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     relatives: [{ id: 'three-starts', as: 'instead' }],
     notWhen: ['recovering'],
     cautions: ['Soft, six to eight seconds at a time, two to three minutes in all; not when hoarse.'],
+    dose: { restAfterKeys: 2, restSeconds: 8, mostSeconds: 180 },
   },
 ];

@@ -324,6 +324,7 @@ export const RIFFS_AND_REGISTERS: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'speak-then-call', as: 'easier' }],
     cautions: [BELT_CAUTION],
+    dose: { restAfterKeys: 3, restSeconds: 20, mostSeconds: 600 },
   },
   {
     id: 'call-that-stays',
@@ -358,6 +359,7 @@ export const RIFFS_AND_REGISTERS: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'call-on-two-notes', as: 'easier' }],
     cautions: [BELT_CAUTION],
+    dose: { restAfterKeys: 3, restSeconds: 20, mostSeconds: 600 },
   },
   {
     id: 'phrase-of-calls',
@@ -389,6 +391,7 @@ export const RIFFS_AND_REGISTERS: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'call-that-stays', as: 'easier' }],
     cautions: [BELT_CAUTION],
+    dose: { restAfterKeys: 3, restSeconds: 20, mostSeconds: 600 },
   },
   {
     id: 'wry-and-near',

@@ -117,6 +117,8 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'chord-up-and-down', as: 'shorter' }],
     cautions: ['Not on a tired or recovering day, and not within three days of a performance.'],
+    notWithin: 72,
+    notWhen: ['tired', 'recovering'],
   },
   {
     id: 'five-fast-twice',
@@ -372,5 +374,6 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'down-from-five', as: 'easier' }],
     cautions: ['Ten minutes of such work in all; rest after three or four phrases.'],
+    dose: { restAfterKeys: 3, restSeconds: 20, mostSeconds: 600 },
   },
 ];

@@ -132,6 +132,7 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
       { id: 'up-and-down-five', as: 'shorter' },
     ],
     cautions: ['Ten minutes of such work in all; rest after three or four phrases.'],
+    dose: { restAfterKeys: 3, restSeconds: 20, mostSeconds: 600 },
   },
   {
     id: 'blend-straight-fifths',
@@ -201,6 +202,8 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'speech-like-call', as: 'easier' }],
     cautions: [GRIT_CAUTION],
+    dose: { restAfterKeys: 1, restSeconds: 10, mostSeconds: 300 },
+    notWhen: ['tired', 'recovering'],
     learnt: [
       { name: 'Whispered creak', text: 'A soft creak on no note.' },
       { name: 'On one note', text: 'Two seconds on an easy note.' },
@@ -234,6 +237,7 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
     relatives: [{ id: 'sigh-to-speech', as: 'easier' }],
     notWhen: ['recovering'],
     cautions: [GRIT_CAUTION],
+    dose: { mostSeconds: 300 },
   },
   {
     id: 'clean-and-rough-in-turn',
@@ -266,6 +270,8 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'creak-swell', as: 'easier' }],
     cautions: [GRIT_CAUTION],
+    dose: { restAfterKeys: 1, restSeconds: 10, mostSeconds: 300 },
+    notWhen: ['tired', 'recovering'],
     manners: ['rough in the middle', 'rough at the ends'],
   },
   {

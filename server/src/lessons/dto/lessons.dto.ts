@@ -57,6 +57,10 @@ export class StudentTodayDto {
   @ApiProperty()
   breathOff!: boolean;
 
+  /** The day of the last run, where it was stopped for pain. */
+  @ApiProperty({ type: String, format: 'date', nullable: true })
+  painOn!: string | null;
+
   /** Breath holds stay off until the teacher turns them on again. */
   @ApiProperty()
   holdsOff!: boolean;

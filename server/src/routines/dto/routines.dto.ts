@@ -43,6 +43,10 @@ export class StepSettingsDto {
   @Pitches(48, { optional: true })
   added?: readonly number[];
 
+  /** The tune is kept within so many semitones. */
+  @Whole(2, 36, { optional: true })
+  narrowTo?: number;
+
   @Whole(5, 900, { optional: true })
   withinSeconds?: number;
 

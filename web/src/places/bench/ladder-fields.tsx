@@ -84,6 +84,16 @@ export function LadderFields({
         }}
       />
       <CountField
+        label={t('bench.narrowTo')}
+        value={settings.narrowTo}
+        usual={t('bench.wholeTune')}
+        min={2}
+        max={36}
+        onSet={(value) => {
+          set('narrowTo', value);
+        }}
+      />
+      <CountField
         label={t('bench.withinSeconds')}
         value={settings.withinSeconds}
         usual={t('bench.allTheTime')}

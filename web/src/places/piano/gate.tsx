@@ -15,7 +15,7 @@ import { endRun, keepRun, type KeptRun } from '../../runs/run-store.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { loadPiano, wakePiano } from '../../sound/piano.ts';
 import { useNow } from '../../ui/clock.ts';
-import { momentText } from '../../ui/format.ts';
+import { dayText, momentText } from '../../ui/format.ts';
 import { GateQuestions, type Answers } from './gate-questions.tsx';
 import { LockPanel } from './lock-panel.tsx';
 import { pitchesOf, plannedSteps } from './run-plan.ts';
@@ -63,7 +63,7 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
   const queries = useQueryClient();
   const now = useNow();
   const lay = useLay();
-  const { student, conditions, lock } = today;
+  const { student, conditions, lock, painOn } = today;
   const setCondition = useCondition(student.id);
   const locking = useLocking(student.id);
   const sentenceOf = useLockSentence();
@@ -72,7 +72,9 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
   const hasClearance = isCleared(student.voice.clearedOn, todaysDate);
   const answered = gateOutcome(answers, conditions, hasClearance);
   const isReferred = lock?.level === 'see-someone';
-  const outcome = answered?.open && isReferred ? { ...answered, allowance: 'gentle' as const } : answered;
+  // A run that hurt today leaves gentle work for today, whatever the answers are now.
+  const isSpared = isReferred || (painOn !== null && painOn === todaysDate);
+  const outcome = answered?.open && isSpared ? { ...answered, allowance: 'gentle' as const } : answered;
   const day = outcome?.open ? { ...today, ...outcome, conditions: [...outcome.conditions] } : today;
   const plan = startRun(lay(routine, day, shelf, now));
   const isShut = lock !== null && !isReferred;
@@ -153,6 +155,11 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
       )}
       {!isShut && (
         <>
+          {painOn !== null && (
+            <p className={classes['remembered']} role="note">
+              {t(isSpared ? 'gate.painToday' : 'gate.painLast', { day: dayText(painOn) })}
+            </p>
+          )}
           <GateQuestions voice={student.voice} chosen={conditions} answers={answers} onAnswer={answer} />
           <div className={classes['outcome']} aria-live="polite">
             {outcome?.open && <Outcome outcome={outcome} isEmpty={plan.steps.length === 0} />}

@@ -10,6 +10,7 @@ import {
   type Exercise,
   type RunState,
 } from '@soft-lark/core';
+import { IconAlertTriangle } from '@tabler/icons-react';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { writeNote } from '../../text/note-names.ts';
@@ -66,6 +67,12 @@ export function SayBand({ running, state, exercise, approach }: SayBandProps): R
         <p className={`${classes['cue'] ?? ''} heading`} data-testid="say">
           {offered?.text ?? step?.cue ?? (exercise ? cueFor(exercise, place, approach) : '')}
         </p>
+        {!state.begun && exercise && exercise.cautions.length > 0 && (
+          <p className={classes['heed']} role="note" aria-label={t('piano.heed')}>
+            <IconAlertTriangle size={18} aria-hidden />
+            {exercise.cautions.join(' ')}
+          </p>
+        )}
       </div>
       <div className={classes['counting']}>
         <div>

@@ -1,6 +1,7 @@
 import { Button, Group, Modal } from '@mantine/core';
+import { useTimeout } from '@mantine/hooks';
 import { currentStep, runStepOf, type Exercise, type RunStep } from '@soft-lark/core';
-import { useMemo, type ReactElement } from 'react';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import { useLay } from '../../api/lay.ts';
@@ -8,6 +9,9 @@ import type { StudentToday } from '../../api/students.queries.ts';
 import type { KeptRun } from '../../runs/run-store.ts';
 import { useNow } from '../../ui/clock.ts';
 import type { Running } from './use-run.ts';
+
+/** So long a stop can be taken back; later it is remembered. */
+const MISTAKE_MILLISECONDS = 10_000;
 
 interface StopCardProps {
   readonly running: Running;
@@ -37,6 +41,14 @@ export function StopCard({ running, run, today, shelf }: StopCardProps): ReactEl
   const mark = run.state.stops.at(-1)?.mark;
   const cause = mark === 'tickle' || mark === 'cough' || mark === 'dizzy' || mark === 'effort' ? mark : 'pain';
   const mayGoOn = cause !== 'pain';
+  const [isFresh, setFresh] = useState(true);
+  const fade = useTimeout(() => {
+    setFresh(false);
+  }, MISTAKE_MILLISECONDS);
+  useEffect(() => {
+    fade.start();
+    return fade.clear;
+  }, [fade]);
   return (
     <Modal
       opened
@@ -80,6 +92,17 @@ export function StopCard({ running, run, today, shelf }: StopCardProps): ReactEl
         >
           {t('piano.stopEnd')}
         </Button>
+        {isFresh && (
+          <Button
+            size="xl"
+            variant="subtle"
+            onClick={() => {
+              running.mistake();
+            }}
+          >
+            {t('piano.stopMistake')}
+          </Button>
+        )}
       </Group>
       <p style={{ color: 'var(--soft)' }}>{t('piano.stopNoCount')}</p>
     </Modal>

@@ -19,7 +19,10 @@ import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts
 import { pitchesOf } from './run-plan.ts';
 import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
 
-type Act = Exclude<RunAction['type'], 'mark' | 'effort' | 'swap' | 'help' | 'then-home' | 'refit' | 'ready'>;
+type Act = Exclude<
+  RunAction['type'],
+  'mark' | 'effort' | 'swap' | 'help' | 'then-home' | 'refit' | 'ready' | 'mistake'
+>;
 
 export interface Running {
   readonly act: (type: Act) => void;
@@ -28,6 +31,8 @@ export interface Running {
   readonly mark: (mark: Extract<RunAction, { type: 'mark' }>['mark']) => void;
   /** Effort of ten, as the singer or the teacher feels it. */
   readonly effort: (level: number) => void;
+  /** Takes back a stop that was pressed by mistake. */
+  readonly mistake: () => void;
   /** Goes on with another step in place of the one that was stopped. */
   readonly swap: (step: RunStep) => void;
   /** Seconds since the key being sung, or the step without keys, began; stands still in a pause. */
@@ -133,6 +138,9 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id],
   );
+  const mistake = useCallback(() => {
+    actOnRun(run.id, { type: 'mistake' }, new Date());
+  }, [run.id]);
   const effort = useCallback<Running['effort']>(
     (level) => {
       actOnRun(run.id, { type: 'effort', level, id: v7() }, new Date());
@@ -165,5 +173,5 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id, run.state],
   );
-  return { act, mark, help, effort, swap, elapsed, isHeld, room, thenHome, refit, mend };
+  return { act, mark, mistake, help, effort, swap, elapsed, isHeld, room, thenHome, refit, mend };
 }
