@@ -9,6 +9,7 @@ const CORE_ROOMS = {
   song: ['pitch', 'pattern', 'voice', 'limits'],
   shelf: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song'],
   routine: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf'],
+  draft: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'routine'],
   sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'routine'],
   formats: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'routine'],
 };

@@ -184,6 +184,7 @@ export {
   type WrittenExercise,
 } from './shelf/index.ts';
 export * from './routine/index.ts';
+export * from './draft/index.ts';
 export {
   conductCheck,
   findingsOf,

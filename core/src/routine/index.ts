@@ -1,9 +1,7 @@
 export { canGoHome, canTurnBack, conduct, currentKey, currentStep, fewMore } from './conduct.ts';
-export { asTaught } from './as-taught.ts';
+export { asTaught, isOlderVoice } from './as-taught.ts';
 export { fitToBudget, type Fit, type FitStep } from './fit-to-budget.ts';
-export { fillRecipe } from './fill-recipe.ts';
-export { RECIPES, type Recipe, type RecipePart } from './recipes.data.ts';
-export { leftOutToday, type DayAllowance } from './allowed-today.ts';
+export { hasWhatItNeeds, isCloseToPerformance, leftOutToday, type DayAllowance } from './allowed-today.ts';
 export { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
 export {
   gateOutcome,
@@ -17,17 +15,15 @@ export {
   type RecoveryDays,
 } from './gate.ts';
 export { occasionOf, ROUTINE_KINDS, servesGoals, type RoutineKind } from './kinds.ts';
-export { answersCracks, judgesSound, turnsAtEffort } from './by-approach.ts';
+export { answersCracks, judgesSound, mayExtend, turnsAtEffort } from './by-approach.ts';
 export { historyOf, type PastExercise, type PastRun, type StudentHistory } from './history.ts';
 export { weightedMinutes } from './load.ts';
-export { approachChanges, type ApproachChange, type StepChange } from './approach-changes.ts';
 export { groupSettings, layGroup, type GroupMember, type GroupStep } from './lay-group.ts';
 export { isReadyDue, repairsFor, type Repair } from './ready.ts';
 export { MOST_READY_QUESTIONS, READY_GLIDE, USUAL_READY_QUESTIONS, type ReadyQuestion } from './ready.data.ts';
-export { recipeParts, templateSteps } from './template.ts';
 export { keysOf, mannerThatWorked, type KeyWay } from './key-ways.ts';
 export { layRoutine } from './lay-routine.ts';
-export { isSingable, layStep, USUAL_SET_UP } from './lay-step.ts';
+export { isSingable, isSung, layStep, USUAL_SET_UP } from './lay-step.ts';
 export { remedyFor, type Offered } from './remedy-for.ts';
 export { countdownOf, nextKey, secondsForStep, secondsLeft, type Countdown } from './run-outlook.ts';
 export { isSungByStudent, runDigest, type DigestedStep, type RunDigest } from './run-digest.ts';
@@ -54,14 +50,13 @@ export {
   type StepProblem,
   type StepSettings,
 } from './routine.types.ts';
-export { draftRoutine } from './draft-routine.ts';
-export type { DraftContext, DraftedRoutine, DraftedStep, PassedOver } from './draft.types.ts';
+export { leastKeys } from './least-keys.data.ts';
+export { lengthRange, optionsOf, outwardKeys, type StepOption, type StepShape } from './step-options.ts';
 export { fitRoutine, type FittedRoutine } from './fit-routine.ts';
 export { applyPatch, type Patched, type RoutinePatch } from './routine-patch.ts';
 export { MUTABLE_RULES, reviewRoutine } from './review/review-routine.ts';
 export type { Finding, Fix, ReviewContext, Severity } from './review/finding.types.ts';
 export { REVIEW_FIGURES, REVIEW_SOURCES } from './review/review.data.ts';
-export { copyRoutine, type CopiedRoutine, type CopiedStep } from './copy-routine.ts';
 export {
   isAlike,
   mergeRoutines,

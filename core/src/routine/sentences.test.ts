@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { draftDays } from '../testing/draft-days.ts';
 import { exercises, step } from '../testing/routine-context.ts';
-import { copyRoutine, draftRoutine, layRoutine, reviewRoutine, type DraftContext, type LaidStep } from './index.ts';
+import { copyRoutine, draftRoutine, type DraftContext } from '../draft/index.ts';
+import { layRoutine, reviewRoutine, type LaidStep } from './index.ts';
 
 /** What a sentence never holds: something that was never worked out, a place that was not filled in, a slip of the hand. */
 const SLIP = /undefined|null|NaN|Infinity|\[object|\{\{|\d\.\d{3,}| {2}| [.,;:!?]|[.,;]{2}(?<!\.\.)|\(\)|“”|-\d| $|^ /;

@@ -29,9 +29,7 @@ const step = (exerciseId: string, settings: StepSettings = {}): RoutineStep => (
 const GOOD = ['lip-trill-glides', 'lip-trill-on-five', 'hum-on-the-chord', 'up-and-down-five', 'falling-hum'];
 
 /** A shelf of the teacher's own, without what the shipped one leaves out on such a day. */
-const OWN_SHELF = new Map(
-  shelf.map(({ notWithin: _, ...exercise }) => [exercise.id, { ...exercise, notWhen: [] }]),
-);
+const OWN_SHELF = new Map(shelf.map((exercise) => [exercise.id, { ...exercise, notWithin: undefined, notWhen: [] }]));
 const WITHOUT_GENTLE_RANGE = new Map(
   [...exercises].filter(([, { goals, extendsRange }]) => extendsRange || !goals.includes('range-up')),
 );

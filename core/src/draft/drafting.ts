@@ -1,15 +1,19 @@
+import {
+  type RoutineStep,
+  type StepSettings,
+  type StepShape,
+  hasWhatItNeeds,
+  layRoutine,
+  layStep,
+  lengthRange,
+} from '../routine/index.ts';
 import { STAGES } from '../limits/index.ts';
 import { answerTo, isSungWork, opposedOn, patternOfWork, type Exercise } from '../shelf/index.ts';
-import { hasWhatItNeeds } from './allowed-today.ts';
 import { isGentle, mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import { shapeOf, stepShape } from './draft-shape.ts';
 import type { DraftContext, DraftedStep, PassedOver } from './draft.types.ts';
-import { layRoutine } from './lay-routine.ts';
-import { layStep } from './lay-step.ts';
-import type { RoutineStep, StepSettings } from './routine.types.ts';
 import { voiceOf } from '../voice/index.ts';
-import { lengthRange, type StepShape } from './step-options.ts';
 
 /** A place that was filled: the step, its seconds at least and at most, and why. */
 export interface Filled extends DraftedStep {
@@ -97,9 +101,11 @@ function isSilent(exercise: Exercise): boolean {
 
 /** Whether one more such exercise fits what a draft holds: new ones, silent ones, and no tune twice. */
 function fitsShape(exercise: Exercise, filled: readonly Filled[], context: DraftContext): boolean {
-  const { mostNew, mostSilent } = shapeOf(context);
+  const { mostNew, mostUnknown, mostSilent } = shapeOf(context);
   const countsNew = (one: Exercise): boolean => !context.known.has(one.id) && !isGentle(one);
   if (countsNew(exercise) && filled.filter((other) => countsNew(other.exercise)).length >= mostNew) return false;
+  const isUnknown = ({ id }: Exercise): boolean => !context.known.has(id);
+  if (isUnknown(exercise) && filled.filter((other) => isUnknown(other.exercise)).length >= mostUnknown) return false;
   const thorough = answerTo(context.approach, 'breath-share') === 'thorough' ? THOROUGH_BREATHS : 0;
   const isCoolDown = context.kind === 'cool-down';
   if (
@@ -173,6 +179,18 @@ function reachesBridge({ highest }: Pick<Tried, 'highest'>, { voice }: DraftCont
   return bridge === undefined || (highest ?? 0) >= bridge;
 }
 
+/** Why something else would be better at a place, if it can be had; null where nothing is to be said against it. */
+function whySecondBest(
+  found: Lengths,
+  { isOverBridge = false }: DraftSlot,
+  mostSeconds: number,
+  context: DraftContext,
+): string | null {
+  if (found.isNarrow) return 'has few keys in this voice today';
+  if (isOverBridge && !reachesBridge(found, context)) return 'does not reach the bridge';
+  return found.least > mostSeconds ? 'takes too large a share of the minutes' : null;
+}
+
 /** Fills a place with the best that can be sung there within so many seconds; at a kept place else with the shortest. */
 export function fillPlace(
   filled: readonly Filled[],
@@ -201,19 +219,15 @@ export function fillPlace(
       passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” has no room in this voice today.` });
       continue;
     }
-    const { isNarrow, keys, least } = found;
+    const { keys, least } = found;
     if (!(slot.keep ?? false) && keys !== null && keys < FEWEST_KEYS) {
       passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” has few keys in this voice today.` });
       continue;
     }
-    const isShortOf = slot.isOverBridge === true && !reachesBridge(found, context);
-    tried.push({ candidate, ...found, isNarrow: isNarrow || isShortOf });
-    if (least <= room && !isNarrow && !isShortOf) break;
-    const why = isNarrow
-      ? 'has few keys in this voice today'
-      : isShortOf
-        ? 'does not reach the bridge'
-        : 'takes longer than the time left';
+    const secondBest = whySecondBest(found, slot, stepShape(exercise, context).mostSeconds, context);
+    tried.push({ candidate, ...found, isNarrow: secondBest !== null });
+    if (least <= room && secondBest === null) break;
+    const why = secondBest ?? 'takes longer than the time left';
     passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” ${why}.` });
   }
   const within = tried.filter(({ least }) => least <= room);

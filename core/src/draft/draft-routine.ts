@@ -1,99 +1,15 @@
 import { STAGES, type Stage } from '../limits/index.ts';
-import { answerTo, isSungWork, OVERLAYS, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
-import { isAdultType } from '../voice/index.ts';
-import { isOlderVoice } from './as-taught.ts';
+import { fitRoutine, layRoutine, reviewRoutine } from '../routine/index.ts';
+import { OVERLAYS, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
+import { withCoolDown, withMoreCoolDown } from './cool-down.ts';
 import { sortOut, type Eligible } from './draft-candidates.ts';
-import {
-  BREATH_PLACES,
-  DRAFT_PLANS,
-  DRAFT_POINTS,
-  GOAL_OVERLAYS,
-  type DraftDay,
-  type DraftSlot,
-} from './draft-plan.data.ts';
-import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
+import { GOAL_OVERLAYS, type DraftSlot } from './draft-plan.data.ts';
 import { CONTINUITY, WANTS } from './draft-shape.data.ts';
-import { coolDownSeconds, shapeOf, stepShape } from './draft-shape.ts';
+import { shapeOf, stepShape } from './draft-shape.ts';
+import { slotsOf } from './draft-slots.ts';
+import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
 import { bringHome, fillPlace, leastOf, pinnedSteps, type Filled, type Pool } from './drafting.ts';
-import { fitRoutine } from './fit-routine.ts';
-import { servesGoals } from './kinds.ts';
-import { layRoutine } from './lay-routine.ts';
 import { smoothJumps } from './smooth-jumps.ts';
-import type { StepSettings } from './routine.types.ts';
-import { optionsOf, type StepOption } from './step-options.ts';
-import { reviewRoutine } from './review/review-routine.ts';
-
-function dayOf(context: DraftContext): DraftDay {
-  const { conditions, occasion, kind, hoursToPerformance = Infinity, voice } = context;
-  if (kind === 'cool-down') return kind;
-  if (conditions.includes('recovering')) return 'recovering';
-  if (conditions.includes('tired')) return 'tired';
-  if (occasion === 'performance' || hoursToPerformance <= 24) return 'performance';
-  if (kind === 'late') return kind;
-  if (!isAdultType(voice.type) || (voice.age !== undefined && voice.age < 13)) return 'young';
-  return isOlderVoice(context) ? 'older' : 'plain';
-}
-
-/** The plan of the day with as much breath work as the school wants. */
-function planOf(context: DraftContext): readonly DraftSlot[] {
-  const plan = DRAFT_PLANS[dayOf(context)];
-  const { first = 0, most = Infinity } = BREATH_PLACES[answerTo(context.approach, 'breath-share') ?? ''] ?? {};
-  const kept = plan.filter(({ keep }) => keep);
-  const early = Array<DraftSlot>(first).fill({ stage: 'breath' });
-  let breaths = 0;
-  const rest = plan.filter(({ keep, stage }) => !keep && (stage !== 'breath' || (breaths += 1) <= most));
-  return [...kept, ...early, ...rest];
-}
-
-/** Places for what the student wants: from ten minutes on so many that it takes a third of what is sung. */
-function placesForWants(
-  stages: readonly Stage[],
-  eligible: readonly Eligible[],
-  context: DraftContext,
-): readonly DraftSlot[] {
-  const { voice, goals = voice.goals, songNeeds = [], kind, minutes } = context;
-  if (!servesGoals(kind)) return [];
-  const wanted = [...new Set([...songNeeds, ...goals])].filter((goal) => GOAL_OVERLAYS[goal] === undefined);
-  const places = wanted.map((goal): readonly DraftSlot[] => {
-    const serving = eligible.filter(({ exercise }) => exercise.goals.includes(goal) && exercise.stage !== 'cool');
-    const sung = new Set(serving.filter(({ exercise }) => isSungWork(exercise)).map(({ exercise }) => exercise.stage));
-    const all = new Set(serving.map(({ exercise }) => exercise.stage));
-    const [first, ...more] = [
-      ...stages.filter((stage) => sung.has(stage)),
-      ...stages.filter((stage) => all.has(stage)),
-    ];
-    return first ? [first, ...more].map((stage) => ({ stage, goal })) : [];
-  });
-  const count = minutes < WANTS.fromMinutes ? wanted.length : Math.ceil(shapeOf(context).wanted * WANTS.share);
-  const rounds = Math.max(0, ...places.map(({ length }) => length));
-  const inTurn = Array.from({ length: rounds }, (_, round) => places.flatMap((list) => list[round] ?? [])).flat();
-  return inTurn.slice(0, Math.max(wanted.length, count));
-}
-
-/** The plan of the day, places for the wants right after what is never left out. */
-function slotsOf(context: DraftContext, eligible: readonly Eligible[]): readonly DraftSlot[] {
-  const plan = planOf(context);
-  const kept = plan.filter(({ keep }) => keep);
-  const rest = plan.filter(({ keep }) => !keep);
-  const forWants = placesForWants([...new Set(rest.map(({ stage }) => stage))], eligible, context);
-  const thorough = rest.splice(0, BREATH_PLACES[answerTo(context.approach, 'breath-share') ?? '']?.first ?? 0);
-  for (const { stage } of forWants) {
-    const same = rest.findIndex((slot) => slot.stage === stage);
-    if (same >= 0) rest.splice(same, 1);
-  }
-  const isWhole = context.minutes >= WANTS.fromMinutes && servesGoals(context.kind);
-  // From ten minutes on the whole range is visited and the bridge is crossed, whatever else there is room for.
-  const wide: readonly DraftSlot[] = isWhole ? [{ stage: 'occluded', isWide: true }] : [];
-  const registers = rest.findIndex(({ stage }) => stage === 'registers');
-  const over: readonly DraftSlot[] =
-    isWhole && registers >= 0 ? rest.splice(registers, 1).map((slot) => ({ ...slot, isOverBridge: true })) : [];
-  // An hour holds more than one round of the plan.
-  const ranked = [...wide, ...thorough, ...over, ...forWants, ...rest, ...rest].map((slot, index) => ({
-    ...slot,
-    early: Math.max(0, DRAFT_POINTS.mostEarly - index),
-  }));
-  return [...kept, ...ranked];
-}
 
 /** Steps in the order of their stages, the lighter and narrower first. */
 function inOrder<T extends { readonly exercise: Exercise }>(steps: readonly T[]): readonly T[] {
@@ -139,6 +55,12 @@ function singable(steps: readonly Filled[], context: DraftContext): readonly Fil
     : steps;
 }
 
+/** What a step is worth in the fit: minutes go to what is wanted first. House choice. */
+function worthOf({ points, exercise }: Filled, { voice, goals = voice.goals }: DraftContext): number {
+  const isWanted = exercise.goals.some((goal) => goals.includes(goal));
+  return Math.max(1, points + 4) * (isWanted ? WANTS.weight : 1);
+}
+
 /** The steps in order, with their overlays, fitted to the minutes; what cannot be sung where it stands is let go. */
 function assemble(filled: readonly Filled[], context: DraftContext, stretch = 1): readonly Filled[] {
   let steps = smoothJumps(singable(withOverlays(inOrder(filled), context), context), context);
@@ -147,7 +69,7 @@ function assemble(filled: readonly Filled[], context: DraftContext, stretch = 1)
     const fitted = fitRoutine(steps.map(asFixed), context.minutes * 60, context, {
       shapeOf: (exercise) => stepShape(exercise, context, stretch),
       keep: new Set(steps.filter(({ isKept }) => isKept).map(({ id }) => id)),
-      worth: new Map(steps.map(({ id, points }) => [id, Math.max(1, points + 4)])),
+      worth: new Map(steps.map((step) => [step.id, worthOf(step, context)])),
       mayDrop: true,
     });
     const kept = steps.flatMap((step): readonly Filled[] => {
@@ -162,46 +84,6 @@ function assemble(filled: readonly Filled[], context: DraftContext, stretch = 1)
     steps = sound;
   }
 }
-
-/** The cool-down as long as it should be: its time is laid by before anything else is fitted. */
-function withCoolDown(steps: readonly Filled[], context: DraftContext): readonly Filled[] {
-  // In two minutes there is no time to lay by.
-  if (context.kind === 'cool-down' || context.minutes < SHORTEST_WITH_COOL_DOWN) return steps;
-  const mostLoad = Math.max(0, ...steps.map(({ exercise }) => exercise.load));
-  const free = steps.filter((step) => step.exercise.stage === 'cool' && !(step.locked ?? false));
-  const sung = steps.filter(({ exercise }) => isSungWork(exercise)).length;
-  let left = coolDownSeconds(context.minutes, mostLoad);
-  const lengths = new Map<string, StepSettings>();
-  for (const [index, step] of free.entries()) {
-    const options = coolDownOptions(step, context, sung);
-    const share = left / (free.length - index);
-    const chosen = options.find(({ seconds }) => seconds >= share - COOL_DOWN_SLACK) ?? options.at(-1);
-    left -= chosen?.seconds ?? 0;
-    lengths.set(step.id, chosen?.settings ?? step.settings);
-  }
-  return steps.map((step) => {
-    const settings = lengths.get(step.id);
-    return settings ? { ...step, settings, isFixed: true } : step;
-  });
-}
-
-/** How long a step of the cool-down can be: down to two keys, up to its whole length twice over. */
-function coolDownOptions(step: Filled, context: DraftContext, sungSteps: number): readonly StepOption[] {
-  const shape = {
-    leastKeys: 0,
-    mostSeconds: stepShape(step.exercise, context, 2).mostSeconds,
-    twiceUpToKeys: Infinity,
-  };
-  const plain = { ...step, settings: step.own };
-  return [...optionsOf(plain, step.exercise, context, sungSteps, 1, false, shape)].sort(
-    (a, b) => a.seconds - b.seconds,
-  );
-}
-
-const SHORTEST_WITH_COOL_DOWN = 3;
-
-/** House choice: so many seconds less are as good. */
-const COOL_DOWN_SLACK = 5;
 
 /** A step whose length is laid by is left alone by the fit. */
 function asFixed(step: Filled): Filled {
@@ -283,26 +165,6 @@ function stretched(steps: readonly Filled[], context: DraftContext): readonly Fi
   for (const stretch of STRETCHES) {
     if (layRoutine(all, context).seconds >= context.minutes * 60 * SHORT_SHARE) return all;
     all = assemble(all, context, stretch);
-  }
-  return all;
-}
-
-/** House choice: a cool-down is parted into this many steps at most. */
-const MOST_COOL_DOWNS = 5;
-
-/** More steps of cool-down where one cannot be as long as it should be. */
-function withMoreCoolDown(filled: readonly Filled[], pool: Pool): readonly Filled[] {
-  const { context } = pool;
-  if (context.kind === 'cool-down' || context.minutes < SHORTEST_WITH_COOL_DOWN) return filled;
-  const wanted = coolDownSeconds(context.minutes, 0) - COOL_DOWN_SLACK;
-  let all = filled;
-  for (let count = 1; count < MOST_COOL_DOWNS; count += 1) {
-    const cool = all.filter(({ exercise }) => exercise.stage === 'cool');
-    const most = cool.reduce((sum, step) => sum + (coolDownOptions(step, context, 3).at(-1)?.seconds ?? step.most), 0);
-    if (most >= wanted) return all;
-    const next = fillPlace(all, { stage: 'cool', isSung: true }, context.minutes * 60 - leastOf(all), pool);
-    if (next === all) return all;
-    all = next;
   }
   return all;
 }

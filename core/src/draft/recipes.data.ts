@@ -1,7 +1,7 @@
 // Source: house starting points from common warm-up practice; minutes from the usual time references.
+import { type RoutineKind } from '../routine/index.ts';
 import type { Stage } from '../limits/index.ts';
 import type { Exercise } from '../shelf/index.ts';
-import type { RoutineKind } from './kinds.ts';
 
 /** One place in a recipe: a stage, what it should serve, and how much it may ask. */
 export interface RecipePart {

@@ -1,11 +1,15 @@
+import {
+  type LaidStep,
+  type RoutineContext,
+  type RoutineStep,
+  hasWhatItNeeds,
+  isSingable,
+  layRoutine,
+  outwardKeys,
+} from '../routine/index.ts';
 import { USUAL_RULES } from '../limits/index.ts';
 import { isNoLouder, isPossibleWith, isSungWork, spanOf, type Exercise } from '../shelf/index.ts';
-import { hasWhatItNeeds } from './allowed-today.ts';
-import { layRoutine } from './lay-routine.ts';
-import { isSingable } from './lay-step.ts';
-import { outwardKeys } from './step-options.ts';
 import type { Recipe, RecipePart } from './recipes.data.ts';
-import type { LaidStep, RoutineContext, RoutineStep } from './routine.types.ts';
 
 function isWithin(exercise: Exercise, part: RecipePart, { noise, without, mostSpan }: Recipe): boolean {
   if (exercise.stage !== part.stage || exercise.optIn || exercise.grit) return false;

@@ -1,8 +1,12 @@
+import {
+  type Finding,
+  type LaidStep,
+  type RoutineContext,
+  type RoutineStep,
+  layRoutine,
+  reviewRoutine,
+} from '../routine/index.ts';
 import { cuesOf, schoolCues, type Approach } from '../shelf/index.ts';
-import { layRoutine } from './lay-routine.ts';
-import { reviewRoutine } from './review/review-routine.ts';
-import type { Finding } from './review/finding.types.ts';
-import type { LaidStep, RoutineContext, RoutineStep } from './routine.types.ts';
 
 /** What a change of approach does to one step. Times in seconds; keys counted, repeats too. */
 export interface StepChange {

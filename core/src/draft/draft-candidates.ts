@@ -1,9 +1,7 @@
+import { asTaught, isCloseToPerformance, leftOutToday, mayExtend } from '../routine/index.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { againstSchool, isForVoice, isNoLouder, isSungWork, type Exercise } from '../shelf/index.ts';
-import { isCloseToPerformance, leftOutToday } from './allowed-today.ts';
-import { asTaught } from './as-taught.ts';
-import { mayExtend } from './by-approach.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import type { DraftContext, PassedOver } from './draft.types.ts';
 

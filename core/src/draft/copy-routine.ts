@@ -1,7 +1,14 @@
+import {
+  type LaidStep,
+  type RoutineContext,
+  type RoutineStep,
+  type StepSettings,
+  isSingable,
+  isSung,
+  layRoutine,
+  layStep,
+} from '../routine/index.ts';
 import { relativeThatFits } from '../shelf/index.ts';
-import { layRoutine } from './lay-routine.ts';
-import { isSingable, isSung, layStep } from './lay-step.ts';
-import type { LaidStep, RoutineContext, RoutineStep, StepSettings } from './routine.types.ts';
 
 /** What became of one step when a routine was copied to another voice. */
 export interface CopiedStep {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { contextOf, exercises, step } from '../testing/routine-context.ts';
-import { copyRoutine, layRoutine, type CopiedStep, type RoutineContext } from './index.ts';
+import { copyRoutine, type CopiedStep } from './index.ts';
+import { layRoutine, type RoutineContext } from '../routine/index.ts';
 
 const BASS: Partial<RoutineContext> = {
   voice: {

@@ -1,10 +1,14 @@
-import type { LaidStep, RoutineContext, StepSettings } from './routine.types.ts';
-import { keysOf } from './key-ways.ts';
-import { layRoutine } from './lay-routine.ts';
-import { isSung } from './lay-step.ts';
+import {
+  type LaidStep,
+  type RoutineContext,
+  type StepSettings,
+  isSung,
+  keysOf,
+  layRoutine,
+  leastKeys,
+  outwardKeys,
+} from '../routine/index.ts';
 import type { Filled } from './drafting.ts';
-import { leastKeys } from './least-keys.data.ts';
-import { outwardKeys } from './step-options.ts';
 
 /** Source: house reading of usual practice: from the last key of one step to the first of the next a fifth is far enough. Semitones. */
 const FARTHEST = 7;

@@ -1,3 +1,4 @@
+import { type StepShape, USUAL_SET_UP, leastKeys } from '../routine/index.ts';
 import type { Exercise } from '../shelf/index.ts';
 import {
   COOL_DOWN,
@@ -8,12 +9,17 @@ import {
   type DraftShape,
 } from './draft-shape.data.ts';
 import type { DraftContext } from './draft.types.ts';
-import { leastKeys } from './least-keys.data.ts';
-import { USUAL_SET_UP } from './lay-step.ts';
-import type { StepShape } from './step-options.ts';
 
 function isYoung(voice: DraftContext['voice']): boolean {
   return voice.type === 'treble' || (voice.age !== undefined && voice.age < YOUNG_SHAPE.under);
+}
+
+/** A row of the table as it holds for one student. */
+interface ShapeOfDraft extends DraftShape {
+  /** Exercises aimed at; `most` only where these cannot fill the minutes. */
+  readonly wanted: number;
+  /** Exercises that have to be explained, gentle ones too. */
+  readonly mostUnknown: number;
 }
 
 /**
@@ -22,12 +28,7 @@ function isYoung(voice: DraftContext['voice']): boolean {
  *
  * @example ten minutes, all known: 7 exercises
  */
-export function shapeOf({
-  minutes,
-  known,
-  voice,
-  setUp = USUAL_SET_UP,
-}: DraftContext): DraftShape & { readonly wanted: number } {
+export function shapeOf({ minutes, known, voice, setUp = USUAL_SET_UP }: DraftContext): ShapeOfDraft {
   const row = [...DRAFT_SHAPES].reverse().find((one) => one.minutes <= minutes) ?? DRAFT_SHAPES[0];
   if (!row) throw new Error('There is no shape of a draft.');
   const fewer = isYoung(voice) ? 1 : 0;
@@ -35,7 +36,9 @@ export function shapeOf({
   const { share, inShort, shortMinutes } = MOST_EXPLAINING;
   const explained = (minutes * 60 * (minutes <= shortMinutes ? inShort : share)) / Math.max(1, setUp.whenNew);
   const most = known.size === 0 ? Math.min(row.most, Math.max(row.least, Math.floor(explained))) : row.most;
-  return { ...row, most: Math.max(3, most), wanted: Math.max(3, wanted - fewer) };
+  const later = Math.max(row.mostNew, Math.floor((minutes * 60 * MOST_EXPLAINING.later) / Math.max(1, setUp.whenNew)));
+  const mostUnknown = known.size === 0 ? Infinity : later;
+  return { ...row, mostUnknown, most: Math.max(3, most), wanted: Math.max(3, wanted - fewer) };
 }
 
 /** House choice: so few keys may be sung twice each; any number where few steps have to fill the minutes. */

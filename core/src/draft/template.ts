@@ -1,7 +1,7 @@
+import { type RoutineStep } from '../routine/index.ts';
 import type { Exercise } from '../shelf/index.ts';
 import { forAnyVoice } from './copy-routine.ts';
 import type { RecipePart } from './recipes.data.ts';
-import type { RoutineStep } from './routine.types.ts';
 
 /** Steps as a template keeps them: without what was set for one voice. */
 export function templateSteps(steps: readonly RoutineStep[], newId: () => string): readonly RoutineStep[] {

@@ -1,0 +1,89 @@
+import type { Stage } from '../limits/index.ts';
+import { isOlderVoice, servesGoals } from '../routine/index.ts';
+import { answerTo, isSungWork } from '../shelf/index.ts';
+import { isAdultType } from '../voice/index.ts';
+import type { Eligible } from './draft-candidates.ts';
+import {
+  BREATH_PLACES,
+  DRAFT_PLANS,
+  DRAFT_POINTS,
+  GOAL_OVERLAYS,
+  type DraftDay,
+  type DraftSlot,
+} from './draft-plan.data.ts';
+import { WANTS } from './draft-shape.data.ts';
+import { shapeOf } from './draft-shape.ts';
+import type { DraftContext } from './draft.types.ts';
+
+function dayOf(context: DraftContext): DraftDay {
+  const { conditions, occasion, kind, hoursToPerformance = Infinity, voice } = context;
+  if (kind === 'cool-down') return kind;
+  if (conditions.includes('recovering')) return 'recovering';
+  if (conditions.includes('tired')) return 'tired';
+  if (occasion === 'performance' || hoursToPerformance <= 24) return 'performance';
+  if (kind === 'late') return kind;
+  if (!isAdultType(voice.type) || (voice.age !== undefined && voice.age < 13)) return 'young';
+  return isOlderVoice(context) ? 'older' : 'plain';
+}
+
+/** The plan of the day with as much breath work as the school wants. */
+function planOf(context: DraftContext): readonly DraftSlot[] {
+  const plan = DRAFT_PLANS[dayOf(context)];
+  const { first = 0, most = Infinity } = BREATH_PLACES[answerTo(context.approach, 'breath-share') ?? ''] ?? {};
+  const kept = plan.filter(({ keep }) => keep);
+  const early = Array<DraftSlot>(first).fill({ stage: 'breath' });
+  let breaths = 0;
+  const rest = plan.filter(({ keep, stage }) => !keep && (stage !== 'breath' || (breaths += 1) <= most));
+  return [...kept, ...early, ...rest];
+}
+
+/** Places for what the student wants: from ten minutes on so many that it takes a third of what is sung. */
+function placesForWants(
+  stages: readonly Stage[],
+  eligible: readonly Eligible[],
+  context: DraftContext,
+): readonly DraftSlot[] {
+  const { voice, goals = voice.goals, songNeeds = [], kind, minutes } = context;
+  if (!servesGoals(kind)) return [];
+  const wanted = [...new Set([...songNeeds, ...goals])].filter((goal) => GOAL_OVERLAYS[goal] === undefined);
+  const places = wanted.map((goal): readonly DraftSlot[] => {
+    const serving = eligible.filter(({ exercise }) => exercise.goals.includes(goal) && exercise.stage !== 'cool');
+    const sung = new Set(serving.filter(({ exercise }) => isSungWork(exercise)).map(({ exercise }) => exercise.stage));
+    const all = new Set(serving.map(({ exercise }) => exercise.stage));
+    const [first, ...more] = [
+      ...stages.filter((stage) => sung.has(stage)),
+      ...stages.filter((stage) => all.has(stage)),
+    ];
+    return first ? [first, ...more].map((stage) => ({ stage, goal })) : [];
+  });
+  const count = minutes < WANTS.fromMinutes ? wanted.length : Math.ceil(shapeOf(context).wanted * WANTS.share);
+  const rounds = Math.max(0, ...places.map(({ length }) => length));
+  const inTurn = Array.from({ length: rounds }, (_, round) => places.flatMap((list) => list[round] ?? [])).flat();
+  return inTurn.slice(0, Math.max(wanted.length, count));
+}
+
+/** The plan of the day, places for the wants right after what is never left out. */
+export function slotsOf(context: DraftContext, eligible: readonly Eligible[]): readonly DraftSlot[] {
+  const plan = planOf(context);
+  const kept = plan.filter(({ keep }) => keep);
+  const rest = plan.filter(({ keep }) => !keep);
+  const forWants = placesForWants([...new Set(rest.map(({ stage }) => stage))], eligible, context);
+  const thorough = rest.splice(0, BREATH_PLACES[answerTo(context.approach, 'breath-share') ?? '']?.first ?? 0);
+  for (const { stage } of forWants) {
+    const same = rest.findIndex((slot) => slot.stage === stage);
+    if (same >= 0) rest.splice(same, 1);
+  }
+  const isWhole = context.minutes >= WANTS.fromMinutes && servesGoals(context.kind);
+  // From ten minutes on the whole range is visited and the bridge is crossed, whatever else there is room for.
+  const wide: readonly DraftSlot[] =
+    isWhole && !context.conditions.includes('heavy') ? [{ stage: 'occluded', isWide: true }] : [];
+  const registers = rest.findIndex(({ stage }) => stage === 'registers');
+  const over: readonly DraftSlot[] =
+    isWhole && registers >= 0 ? rest.splice(registers, 1).map((slot) => ({ ...slot, isOverBridge: true })) : [];
+  // An hour holds more than one round of the plan.
+  const ranked = [...wide, ...thorough, ...over, ...forWants, ...rest, ...rest].map((slot, index) => ({
+    ...slot,
+    early: Math.max(0, DRAFT_POINTS.mostEarly - index),
+  }));
+  return [...kept, ...ranked];
+}
