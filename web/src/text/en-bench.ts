@@ -117,6 +117,7 @@ export const bench = {
     length: {
       maxKeys_one: '{{name}}: one key',
       maxKeys_other: '{{name}}: {{count}} keys out',
+      withinSeconds: '{{name}}: keys thinned to {{count}} s',
       repeats_one: '{{name}}: once',
       repeats_other: '{{name}}: {{count}} times',
       seconds: '{{name}}: {{count}} s',

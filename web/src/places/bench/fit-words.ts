@@ -1,7 +1,7 @@
 import type { Exercise, RoutineStep } from '@soft-lark/core';
 import type { TFunction } from 'i18next';
 
-const LENGTHS = ['maxKeys', 'repeats', 'seconds'] as const;
+const LENGTHS = ['maxKeys', 'withinSeconds', 'repeats', 'seconds'] as const;
 /** More than these are counted, not named. */
 const MOST_CHANGES = 3;
 

@@ -61,6 +61,12 @@ export interface Thinking {
   readonly fix: (fix: Fix) => void;
 }
 
+/** A fit that stands on the bench, and the routine it was made of. */
+interface Fitted {
+  readonly of: { readonly steps: readonly RoutineStep[]; readonly minutes: number };
+  readonly steps: readonly RoutineStep[];
+}
+
 /** Lays a routine out, fits it to minutes that are being tried, reviews it, and drafts another. */
 export function useThinking(
   routineId: string,
@@ -127,8 +133,16 @@ export function useThinking(
   useEffect(() => {
     if (isAsked) draftOnce();
   }, [isAsked]);
-  const fitted = (wanted: number): readonly RoutineStep[] =>
-    fitRoutine(steps, wanted * 60, context, { mayDrop: true }).steps;
+  // Back and forth comes back to where it was: a fit of a fit begins with what was there before the first.
+  const [fit, setFit] = useState<Fitted | null>(null);
+  const isFit = fit?.steps === steps;
+  const whole = isFit ? fit.of : { steps, minutes };
+  const fitted = (wanted: number): readonly RoutineStep[] => {
+    if (isFit && wanted === whole.minutes) return whole.steps;
+    // Shortening lengthens nothing.
+    const neverLonger = wanted < whole.minutes || (!isFit && onTheBench.laid.seconds > wanted * 60);
+    return fitRoutine(whole.steps, wanted * 60, context, { mayDrop: true, neverLonger }).steps;
+  };
   return {
     shown,
     settled,
@@ -144,12 +158,14 @@ export function useThinking(
       startTransition(() => {
         setPreview(null);
         if (wanted === minutes) return;
+        const next = fitted(wanted);
+        setFit({ of: whole, steps: next });
         act({
           type: 'patch',
           what: t('bench.think.fitTo', { count: wanted }),
           patches: [
             { op: 'minutes', minutes: wanted },
-            { op: 'steps', steps: fitted(wanted) },
+            { op: 'steps', steps: next },
           ],
         });
       });

@@ -1,5 +1,6 @@
 import { OBSTACLES, STAGES, type Exercise, type Obstacle } from '@soft-lark/core';
 import MiniSearch from 'minisearch';
+import { SEARCH_WORDS, type SearchWords } from './search-words.data.ts';
 
 /** What a teacher writes when something stands in the way. */
 const OBSTACLE_WORDS: Readonly<Record<Obstacle, RegExp>> = {
@@ -25,6 +26,23 @@ export function readQuestion(text: string): Question {
   return { letters: letters.replaceAll(/[,;]/g, ' ').trim(), obstacles };
 }
 
+/** What teachers call it besides its own words; what it is mainly for weighs by standing twice. */
+function otherWords({ id, stage, goals, grit, voices, work }: Exercise): string {
+  const means = (
+    { stage: of, goals: any = [], isGrit, isYoung, named }: SearchWords,
+    list: readonly string[],
+  ): boolean =>
+    of === stage ||
+    any.some((goal) => list.includes(goal)) ||
+    (isGrit === true && grit) ||
+    (isYoung === true && voices.includes('treble')) ||
+    (named !== undefined && id.includes(named));
+  const all = SEARCH_WORDS.filter((one) => means(one, goals));
+  const main = SEARCH_WORDS.filter((one) => means(one, goals.slice(0, 1)));
+  const sungAs = work.kind === 'pattern' ? work.marks.map(({ kind }) => `${kind} ${kind}`) : [];
+  return [...all.map(({ words }) => words), ...main.map(({ words }) => words), ...sungAs].join(' ');
+}
+
 function documentOf(exercise: Exercise): Readonly<Record<string, string>> {
   const { id, name, stage, goals, why, kit, cues, styles, work } = exercise;
   return {
@@ -38,6 +56,7 @@ function documentOf(exercise: Exercise): Readonly<Record<string, string>> {
     cues: cues.map(({ text }) => text).join(' '),
     sungOn: 'syllables' in work ? (work.syllables ?? '') : '',
     pattern: work.kind === 'pattern' ? work.pattern : '',
+    also: otherWords(exercise),
   };
 }
 
@@ -48,10 +67,12 @@ function documentOf(exercise: Exercise): Readonly<Record<string, string>> {
  */
 export function searchOver(exercises: readonly Exercise[]): (letters: string) => readonly string[] | null {
   const index = new MiniSearch({
-    fields: ['name', 'sungOn', 'goals', 'stage', 'kit', 'styles', 'why', 'cues', 'pattern'],
+    fields: ['name', 'sungOn', 'goals', 'stage', 'kit', 'styles', 'why', 'cues', 'pattern', 'also'],
     searchOptions: {
-      boost: { name: 6, sungOn: 3, goals: 3, stage: 2, kit: 2 },
+      boost: { name: 6, sungOn: 3, goals: 3, stage: 2, kit: 2, also: 2, why: 0.5, cues: 0.3 },
       prefix: true,
+      // A word as it is named stands above one that is only spelt alike.
+      weights: { fuzzy: 0.1, prefix: 0.5 },
       fuzzy: (term) => (term.length > 2 ? 0.25 : false),
       combineWith: 'AND',
     },
