@@ -1,7 +1,8 @@
 import { asTaught, isCloseToPerformance, leftOutToday, mayExtend } from '../routine/index.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { againstSchool, isForVoice, isNoLouder, isSungWork, type Exercise } from '../shelf/index.ts';
+import { againstSchool, isForVoice, isNoLouder, isSungWork, obstacleTo, type Exercise } from '../shelf/index.ts';
+import type { Obstacle } from '../voice/index.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import type { DraftContext, PassedOver } from './draft.types.ts';
 
@@ -28,11 +29,23 @@ export function isGentle({ load, level }: Exercise): boolean {
   return load <= 1 && level === 'first';
 }
 
+const OBSTACLE_WORDS: Readonly<Record<Obstacle, string>> = {
+  'cannot-trill': 'the trill does not come',
+  'no-straw': 'there is no straw',
+  'thin-walls': 'the walls are thin',
+  seated: 'it is not done sitting',
+  'video-call': 'it is lost on a video call',
+  'in-the-car': 'it is not done in a car',
+  'sore-lip': 'the lip is sore',
+};
+
 function whyNot(exercise: Exercise, context: DraftContext): string | null {
   const { voice, known, noise, occasion } = context;
   const { name } = exercise;
   const problem = leftOutToday(asTaught(exercise, context), voice, context);
   if (problem) return problem.message;
+  const obstacle = obstacleTo(exercise, voice);
+  if (obstacle) return `“${name}” is left out: ${OBSTACLE_WORDS[obstacle]}.`;
   if (!isForVoice(exercise, voice.type)) return `“${name}” is for other voices.`;
   if (
     exercise.styles.length > 0 &&

@@ -4,7 +4,7 @@ import { OVERLAYS, shippedExercises, type Exercise } from '../shelf/index.ts';
 import { draftDays } from '../testing/draft-days.ts';
 import type { VoiceFile } from '../voice/index.ts';
 import { draftRoutine, type DraftContext, type DraftedRoutine } from './index.ts';
-import { layRoutine, reviewRoutine } from '../routine/index.ts';
+import { layRoutine, outwardKeys, reviewRoutine } from '../routine/index.ts';
 
 const shelf = shippedExercises();
 const exercises = new Map(shelf.map((exercise) => [exercise.id, exercise]));
@@ -181,6 +181,50 @@ test('cautions leave out what they name: quick breaths for a child, a jaw overla
     expect(overlays).not.toContain('hand-at-the-jaw');
     const rough = draftRoutine(contextOf({ conditions: ['recovering'], known, seed }));
     expect(idsOf(rough)).not.toEqual(expect.arrayContaining(['soft-fry-rest']));
+  }
+});
+
+test('what stands in the way on the voice file is not drafted, and the draft says why', () => {
+  const known = new Set(exercises.keys());
+  const voice: VoiceFile = { ...MEZZO, obstacles: ['cannot-trill', 'no-straw'] };
+  for (const seed of [1, 2, 3, 4, 5, 6]) {
+    const draft = draftRoutine(contextOf({ voice, known, seed }));
+    expect(idsOf(draft).filter((id) => /trill|straw|bubbles/.test(id))).toEqual([]);
+    expect(draft.leftOut.find(({ exerciseId }) => exerciseId === 'straw-slides')?.reason).toContain('straw');
+  }
+});
+
+test('a narrow voice starts lower or gets a narrower tune, never fewer keys than the stage wants', () => {
+  const voice: VoiceFile = {
+    ...MEZZO,
+    goals: [],
+    measured: { low: 60, high: 70, reachLow: 59, reachHigh: 72, date: '2026-11-01' },
+  };
+  const context = contextOf({ voice, known: new Set(exercises.keys()), minutes: 10 });
+  const drafts = [1, 2, 3, 4, 5].map((seed) => draftRoutine({ ...context, seed }));
+  const ladders = drafts
+    .flatMap(({ steps }) => layRoutine(steps, context).steps)
+    .filter(({ laid }) => laid?.kind === 'pattern');
+  for (const step of ladders)
+    if (['middle', 'registers', 'resonance'].includes(step.exercise.stage))
+      expect([step.exercise.id, outwardKeys(step) >= 5]).toEqual([step.exercise.id, true]);
+  const set = drafts.flatMap(({ steps }) => steps.map(({ settings }) => settings));
+  expect(set.some(({ narrowTo, start }) => narrowTo !== undefined || start !== undefined)).toBe(true);
+});
+
+test('no tune comes twice, and from step to step no key lies further than a fifth unless a glide is between', () => {
+  for (const context of everyone(12)) {
+    const { steps } = layRoutine(draftRoutine(context).steps, context);
+    const tunes = steps.flatMap(({ exercise: { work } }) => (work.kind === 'pattern' ? [work.pattern] : []));
+    expect(new Set(tunes).size).toBe(tunes.length);
+    const sung = steps.filter(({ laid }) => laid?.kind === 'pattern' || laid?.kind === 'siren');
+    const jumps = sung.slice(1).map(({ laid }, index) => {
+      const before = sung[index]?.laid;
+      if (laid?.kind !== 'pattern' || before?.kind !== 'pattern') return 0;
+      return Math.abs((laid.ladder.rungs[0]?.tonic ?? 0) - (before.ladder.rungs.at(-1)?.tonic ?? 0));
+    });
+    expect(Math.max(0, ...jumps)).toBeLessThanOrEqual(12);
+    expect(jumps.filter((jump) => jump > 7).length).toBeLessThanOrEqual(1);
   }
 });
 

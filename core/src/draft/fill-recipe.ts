@@ -8,7 +8,7 @@ import {
   outwardKeys,
 } from '../routine/index.ts';
 import { USUAL_RULES } from '../limits/index.ts';
-import { isNoLouder, isPossibleWith, isSungWork, spanOf, type Exercise } from '../shelf/index.ts';
+import { isNoLouder, isPossibleWith, obstacleTo, isSungWork, spanOf, type Exercise } from '../shelf/index.ts';
 import type { Recipe, RecipePart } from './recipes.data.ts';
 
 function isWithin(exercise: Exercise, part: RecipePart, { noise, without, mostSpan }: Recipe): boolean {
@@ -28,6 +28,7 @@ function worthOf(exercise: Exercise, part: RecipePart, { voice, known }: Routine
 /** Close to a performance nothing new is begun, and what comes before an exercise has come. */
 function isReady(exercise: Exercise, context: RoutineContext, taken: ReadonlySet<string>): boolean {
   const { known, hoursToPerformance = Infinity, rules = USUAL_RULES } = context;
+  if (obstacleTo(exercise, context.voice)) return false;
   if (hoursToPerformance <= rules.performance.nothingNewHours && !known.has(exercise.id)) return false;
   return hasWhatItNeeds(exercise, context, taken);
 }

@@ -36,7 +36,7 @@ export function openingPattern(
  * The longest stretch this voice sings today without a rest, seconds: a child, a first lesson and an older voice have
  * less breath than is usual, and a recovering one a share of it.
  */
-export function mostBreathSeconds({ voice, known, conditions, rules = USUAL_RULES }: RoutineContext): number {
+function mostBreathSeconds({ voice, known, conditions, rules = USUAL_RULES }: RoutineContext): number {
   const { child, beginner, usual, recoveringShare } = rules.breath;
   const isLess = known.size === 0 || isOlderVoice({ voice, rules });
   const whole = isChild(voiceOf(voice), rules) ? child : isLess ? beginner : usual;

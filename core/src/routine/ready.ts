@@ -1,4 +1,4 @@
-import { isForVoice, isSungWork, type Exercise } from '../shelf/index.ts';
+import { isForVoice, isSungWork, obstacleTo, type Exercise } from '../shelf/index.ts';
 import { layStep } from './lay-step.ts';
 import { REPAIR_LOAD, REPAIR_SECONDS } from './ready.data.ts';
 import type { RoutineContext, RoutineStep } from './routine.types.ts';
@@ -53,7 +53,7 @@ function candidatesFor(
       ({ goals, load, optIn, grit, stage, extendsRange }) =>
         goals.includes(goal) && load <= REPAIR_LOAD && !optIn && !grit && !extendsRange && stage !== 'cool',
     )
-    .filter((exercise) => isForVoice(exercise, voice.type))
+    .filter((exercise) => isForVoice(exercise, voice.type) && !obstacleTo(exercise, voice))
     .sort((a, b) => rank(a) - rank(b));
 }
 

@@ -3,7 +3,7 @@ import { STAGES } from '../limits/index.ts';
 import { LONGEST_TEXT, MARK_KINDS, MODES, type Mode } from '../pattern/index.ts';
 import { NOISES } from './noises.data.ts';
 import { PULLS } from './pulls.data.ts';
-import { CAUTIONS, STYLES, VOICE_TYPES } from '../voice/index.ts';
+import { CAUTIONS, OBSTACLES, STYLES, VOICE_TYPES } from '../voice/index.ts';
 
 const whole = z.int().min(1);
 const seconds = z.number().positive().max(900);
@@ -14,16 +14,6 @@ const name = z.string().max(120);
 const sung = z.string().min(1).max(LONGEST_TEXT);
 const modes = Object.keys(MODES) as [Mode, ...Mode[]];
 
-/** What can stand in the way of an exercise. */
-export const OBSTACLES = [
-  'cannot-trill',
-  'no-straw',
-  'thin-walls',
-  'seated',
-  'video-call',
-  'in-the-car',
-  'sore-lip',
-] as const;
 const placement = z.discriminatedUnion('rule', [
   z.strictObject({ rule: z.literal('low-anchor'), semitones: z.int().min(0).max(24).default(3) }),
   z.strictObject({ rule: z.literal('high-anchor'), semitones: z.int().min(0).max(24).default(2) }),
@@ -196,7 +186,6 @@ export const exerciseSchema = z.strictObject({
 /** An exercise as it is written in a data file; what is left out takes its usual value. */
 export type WrittenExercise = z.input<typeof exerciseSchema>;
 export type Exercise = z.output<typeof exerciseSchema>;
-export type Obstacle = (typeof OBSTACLES)[number];
 export type Work = Exercise['work'];
 export type PatternWork = Extract<Work, { kind: 'pattern' }>;
 export type Cue = Exercise['cues'][number];

@@ -6,10 +6,8 @@ export { answerTo, cueFor, cuesOf, schoolCues, type Approach, type CuePlace } fr
 export {
   ANSWERED_MARKS,
   exerciseSchema,
-  OBSTACLES,
   type Cue,
   type Exercise,
-  type Obstacle,
   type PatternWork,
   type Work,
   type WrittenExercise,
@@ -28,5 +26,5 @@ export { helpPlan, type Help } from './help-plan.ts';
 export { LEARNING_RULES, OVERLAYS } from './learning.data.ts';
 export { NOISES } from './noises.data.ts';
 export { overlayFor, takesOverlay, wantsMirror } from './overlays.ts';
-export { isPossibleWith, relativeThatFits, substitutesFor, type Kept } from './relatives.ts';
+export { isPossibleWith, obstacleTo, relativeThatFits, substitutesFor, type Kept } from './relatives.ts';
 export { shippedExercises } from './shipped.ts';

@@ -1,12 +1,5 @@
-import {
-  isPossibleWith,
-  OBSTACLES,
-  relativeThatFits,
-  shippedExercises,
-  substitutesFor,
-  type Exercise,
-  type Obstacle,
-} from './index.ts';
+import { isPossibleWith, relativeThatFits, shippedExercises, substitutesFor, type Exercise } from './index.ts';
+import { OBSTACLES, type Obstacle } from '../voice/index.ts';
 
 const shelf = shippedExercises();
 const named = (id: string): Exercise => {

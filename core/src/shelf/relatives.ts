@@ -1,5 +1,6 @@
 import { parsePattern, formatPattern } from '../pattern/index.ts';
-import type { Exercise, Obstacle } from './exercise.schema.ts';
+import type { Obstacle, VoiceFile } from '../voice/index.ts';
+import type { Exercise } from './exercise.schema.ts';
 import { isNoLouder } from './pattern-of.ts';
 
 /** Source: house ranking of what a substitute should keep, the weightiest first. */
@@ -36,6 +37,11 @@ export function isPossibleWith(exercise: Exercise, obstacle: Obstacle): boolean 
     case 'sore-lip':
       return !/^(brr|straw|v )/.test(sungOn) && exercise.id !== 'lips-forward-and-wide';
   }
+}
+
+/** What on the voice file stands in the way of an exercise, the first of it. */
+export function obstacleTo(exercise: Exercise, { obstacles = [] }: Pick<VoiceFile, 'obstacles'>): Obstacle | undefined {
+  return obstacles.find((one) => !isPossibleWith(exercise, one));
 }
 
 /** Holds and quick breaths, which nobody does at the wheel. */

@@ -9,6 +9,8 @@ import {
   neverSounded,
   referenceOf,
   typesNear,
+  openRanges,
+  stageThatFits,
   voiceOf,
   type VoiceFile,
 } from './index.ts';
@@ -160,4 +162,30 @@ test.each([
   ['not marked is not easy', [belt('2026-11-01', 69), belt('2026-11-08', 69)], [], false],
 ])('the evidence for raising a belt ceiling of A4: %s', (_, keys, easyDays, isEnough) => {
   expect(beltEvidence(keys, 69)).toMatchObject({ easyDays, isEnough });
+});
+
+test.each<[string, Partial<VoiceFile>, string | null]>([
+  [
+    'a range that lies in another stage',
+    { changingStage: 'new', measured: { low: 59, high: 68, date: '2026-11-01' } },
+    'first',
+  ],
+  [
+    'a range that lies in its stage',
+    { changingStage: 'new', measured: { low: 52, high: 60, date: '2026-11-01' } },
+    null,
+  ],
+  ['nothing measured', { changingStage: 'new' }, null],
+])('the stage that fits: %s', (_, change, stage) => {
+  expect(stageThatFits({ ...FILE, type: 'changing', ...change })).toBe(stage);
+});
+
+test.each([
+  ['a zone at the top is the top', [{ low: 74, high: 77 }], { low: 57, high: 73 }, { low: 55, high: 73 }],
+  ['a gap at the bottom is the bottom', [{ low: 55, high: 58 }], { low: 59, high: 76 }, { low: 59, high: 81 }],
+  ['one in the middle ends nothing', [{ low: 62, high: 63 }], { low: 57, high: 76 }, { low: 55, high: 81 }],
+  ['one just over the top ends the reach', [{ low: 77, high: 79 }], { low: 57, high: 76 }, { low: 55, high: 76 }],
+  ['all of it closed leaves the range as it is', [{ low: 50, high: 90 }], { low: 57, high: 76 }, { low: 55, high: 81 }],
+])('%s', (_, closed, comfortable, reach) => {
+  expect(openRanges({ low: 57, high: 76 }, { low: 55, high: 81 }, closed)).toEqual({ comfortable, reach });
 });

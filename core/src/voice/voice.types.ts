@@ -1,4 +1,5 @@
 import type { Caution } from './cautions.data.ts';
+import type { LastingObstacle } from './obstacles.data.ts';
 
 export const VOICE_TYPES = [
   'soprano',
@@ -94,6 +95,8 @@ export interface VoiceFile extends Omit<Voice, 'bridges' | 'closed'> {
   readonly wanted?: string;
   readonly piece?: string;
   readonly cautions?: readonly Caution[];
+  /** What stands in the way for good, such as no straw at home. */
+  readonly obstacles?: readonly LastingObstacle[];
   /** A doctor's clearance: the day, no diagnosis. */
   readonly clearedOn?: string;
   /** Why the belt ceiling may lie above the usual: the day ease was shown there. */

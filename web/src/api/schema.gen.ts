@@ -879,6 +879,7 @@ export interface components {
             wanted?: string;
             piece?: string;
             cautions?: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+            obstacles?: ("cannot-trill" | "no-straw" | "seated" | "thin-walls")[];
             /** Format: date */
             clearedOn?: string;
             /** Format: date */

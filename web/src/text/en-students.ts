@@ -48,6 +48,8 @@ export const students = {
     due_one: 'The next range check was due yesterday.',
     due_other: 'The next range check was due {{count}} days ago.',
     holds: 'Breath holds are off since a dizzy moment, until you turn them on again in the file.',
+    stage:
+      'What was measured fits the stage “{{stage}}” better than the one on file. Your ear decides; the stage stands in the file.',
     measure: 'Measure now',
   },
   cautionsOnFile: 'Cautions on file',
@@ -61,6 +63,8 @@ export const students = {
     'eyes-or-ears': 'eyes or ears: pressure, glaucoma, recent surgery',
     'neck-and-shoulder': 'neck and shoulders',
   },
+  inTheWay: 'In the way',
+  inTheWayHint: 'What this student never can do, or never has at hand: drafts and ready-mades take something else.',
   gaps: 'Missing notes',
   addGap: 'Add a missing stretch',
   wantedField: 'Missing and wanted',

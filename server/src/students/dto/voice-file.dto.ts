@@ -1,6 +1,8 @@
 import {
   CAUTIONS,
   CHANGING_STAGES,
+  LASTING_OBSTACLES,
+  type LastingObstacle,
   STYLES,
   VOICE_TYPES,
   type AvoidZone,
@@ -105,6 +107,10 @@ export class VoiceFileDto {
 
   @Choices(CAUTIONS, { optional: true })
   cautions?: Caution[];
+
+  /** What stands in the way for good. */
+  @Choices(LASTING_OBSTACLES, { optional: true })
+  obstacles?: LastingObstacle[];
 
   /** A doctor's clearance: the day, no diagnosis. */
   @Day({ optional: true })

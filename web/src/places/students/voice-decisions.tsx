@@ -1,7 +1,7 @@
 import { Checkbox, Fieldset, SimpleGrid, Stack, Text } from '@mantine/core';
 import { DateInput } from '@mantine/dates';
 import type { UseFormReturnType } from '@mantine/form';
-import { CAUTIONS } from '@soft-lark/core';
+import { CAUTIONS, LASTING_OBSTACLES } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { VoiceValues } from './voice-form.values.ts';
@@ -26,6 +26,18 @@ export function VoiceDecisions({ form, today }: VoiceDecisionsProps): ReactEleme
           <Stack gap="xs">
             {CAUTIONS.map((caution) => (
               <Checkbox key={caution} value={caution} label={t(`students.cautionWords.${caution}`)} />
+            ))}
+          </Stack>
+        </Checkbox.Group>
+      </Fieldset>
+      <Fieldset legend={t('students.inTheWay')}>
+        <Text size="sm" c="dimmed" mb="sm">
+          {t('students.inTheWayHint')}
+        </Text>
+        <Checkbox.Group {...form.getInputProps('obstacles')}>
+          <Stack gap="xs">
+            {LASTING_OBSTACLES.map((obstacle) => (
+              <Checkbox key={obstacle} value={obstacle} label={t(`shelf.obstacles.${obstacle}`)} />
             ))}
           </Stack>
         </Checkbox.Group>

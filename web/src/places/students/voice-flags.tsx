@@ -1,3 +1,4 @@
+import { stageThatFits } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -9,11 +10,13 @@ import classes from './students.module.css';
 export function VoiceFlags({ today }: { readonly today: StudentToday }): ReactElement | null {
   const { t } = useTranslation();
   const { student, changeSince, checkDueInDays, holdsOff, lock } = today;
+  const stage = stageThatFits(student.voice);
   const isDue = checkDueInDays !== null && checkDueInDays < 0;
   const flags = [
     ...(lock ? [{ words: t(`students.flags.lock.${lock.level}`, { day: dayText(lock.since) }), measure: false }] : []),
     ...(changeSince ? [{ words: t('students.flags.change', { day: dayText(changeSince) }), measure: true }] : []),
     ...(isDue ? [{ words: t('students.flags.due', { count: -checkDueInDays }), measure: true }] : []),
+    ...(stage ? [{ words: t('students.flags.stage', { stage: t(`stagesOfChange.${stage}`) }), measure: false }] : []),
     ...(holdsOff ? [{ words: t('students.flags.holds'), measure: false }] : []),
   ];
   if (flags.length === 0) return null;

@@ -1,4 +1,4 @@
-import type { AvoidZone, Caution, ChangingStage, Style, VoiceType } from '@soft-lark/core';
+import type { AvoidZone, Caution, ChangingStage, LastingObstacle, Style, VoiceType } from '@soft-lark/core';
 import type { Student } from '../../api/students.queries.ts';
 import type { NoteValue } from '../../ui/note-field.tsx';
 
@@ -36,6 +36,7 @@ export interface VoiceValues {
   readonly wanted: string;
   readonly piece: string;
   readonly cautions: readonly Caution[];
+  readonly obstacles: readonly LastingObstacle[];
   readonly clearedOn: string | null;
   readonly consentOn: string | null;
   readonly beltEaseOn: string | null;
@@ -70,6 +71,7 @@ export function valuesOf({ name, note, voice }: Student, today: string): VoiceVa
     wanted: voice.wanted ?? '',
     piece: voice.piece ?? '',
     cautions: voice.cautions ?? [],
+    obstacles: voice.obstacles ?? [],
     clearedOn: voice.clearedOn ?? null,
     consentOn: voice.consentOn ?? null,
     beltEaseOn: voice.beltEaseOn ?? null,
@@ -132,6 +134,7 @@ export function fileOf(values: VoiceValues, before: Student): Pick<Student, 'nam
       ...(values.wanted.trim() && { wanted: values.wanted.trim() }),
       ...(values.piece.trim() && { piece: values.piece.trim() }),
       cautions: [...values.cautions],
+      obstacles: [...values.obstacles],
       ...dayOf('clearedOn', values.clearedOn),
       ...dayOf('consentOn', values.consentOn),
       ...dayOf('beltEaseOn', values.beltEaseOn),

@@ -123,6 +123,13 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
                 ))}
               </Fact>
             )}
+            {(voice.obstacles ?? []).length > 0 && (
+              <Fact name={t('students.inTheWay')}>
+                {voice.obstacles?.map((obstacle) => (
+                  <div key={obstacle}>{t(`shelf.obstacles.${obstacle}`)}</div>
+                ))}
+              </Fact>
+            )}
             {voice.piece && <Fact name={t('students.piece')}>{voice.piece}</Fact>}
             {voice.wanted && <Fact name={t('students.wantedField')}>{voice.wanted}</Fact>}
             {voice.clearedOn && <Fact name={t('students.clearedOn')}>{dayText(voice.clearedOn)}</Fact>}
