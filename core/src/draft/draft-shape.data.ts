@@ -48,8 +48,8 @@ export const WANTS = { fromMinutes: 10, share: 0.5, weight: 2 } as const;
 /** Under this age there is one exercise fewer, and none is longer than so many seconds. */
 export const YOUNG_SHAPE = { under: 13, mostSeconds: 120 } as const;
 
-/** In a first lesson no more than this share of the minutes goes into explaining; a third in short ones; less later. */
-export const MOST_EXPLAINING = { share: 0.25, inShort: 1 / 3, shortMinutes: 5, later: 0.12 } as const;
+/** In a first lesson no more than this share of the minutes goes into explaining; a third in short ones; less later, once a student knows so many exercises. */
+export const MOST_EXPLAINING = { share: 0.25, inShort: 1 / 3, shortMinutes: 5, later: 0.12, fewKnown: 20 } as const;
 
 /** No step of a draft is longer than this share of the minutes, or so many seconds. */
 export const LONGEST_STEP = { share: 0.22, least: 70, most: 240 } as const;

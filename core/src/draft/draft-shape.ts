@@ -37,7 +37,7 @@ export function shapeOf({ minutes, known, voice, setUp = USUAL_SET_UP }: DraftCo
   const explained = (minutes * 60 * (minutes <= shortMinutes ? inShort : share)) / Math.max(1, setUp.whenNew);
   const most = known.size === 0 ? Math.min(row.most, Math.max(row.least, Math.floor(explained))) : row.most;
   const later = Math.max(row.mostNew, Math.floor((minutes * 60 * MOST_EXPLAINING.later) / Math.max(1, setUp.whenNew)));
-  const mostUnknown = known.size === 0 ? Infinity : later;
+  const mostUnknown = known.size < MOST_EXPLAINING.fewKnown ? Infinity : later;
   return { ...row, mostUnknown, most: Math.max(3, most), wanted: Math.max(3, wanted - fewer) };
 }
 
