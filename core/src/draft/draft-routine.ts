@@ -56,9 +56,12 @@ function singable(steps: readonly Filled[], context: DraftContext): readonly Fil
 }
 
 /** What a step is worth in the fit: minutes go to what is wanted first. House choice. */
-function worthOf({ points, exercise }: Filled, { voice, goals = voice.goals }: DraftContext): number {
-  const isWanted = exercise.goals.some((goal) => goals.includes(goal));
-  return Math.max(1, points + 4) * (isWanted ? WANTS.weight : 1);
+function worthOf({ points, exercise }: Filled, context: DraftContext): number {
+  return Math.max(1, points + 4) * (isWanted(exercise, context) ? WANTS.weight : 1);
+}
+
+function isWanted(exercise: Exercise, { voice, goals = voice.goals, minutes }: DraftContext): boolean {
+  return minutes >= WANTS.fromMinutes && exercise.goals.some((goal) => goals.includes(goal));
 }
 
 /** The steps in order, with their overlays, fitted to the minutes; what cannot be sung where it stands is let go. */
@@ -67,7 +70,10 @@ function assemble(filled: readonly Filled[], context: DraftContext, stretch = 1)
   for (;;) {
     steps = withCoolDown(steps, context);
     const fitted = fitRoutine(steps.map(asFixed), context.minutes * 60, context, {
-      shapeOf: (exercise) => stepShape(exercise, context, stretch),
+      shapeOf: (exercise) => ({
+        ...stepShape(exercise, context, stretch),
+        ...(isWanted(exercise, context) && { leastShare: WANTS.leastShare }),
+      }),
       keep: new Set(steps.filter(({ isKept }) => isKept).map(({ id }) => id)),
       worth: new Map(steps.map((step) => [step.id, worthOf(step, context)])),
       mayDrop: true,

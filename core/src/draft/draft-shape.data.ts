@@ -43,7 +43,7 @@ export const COOL_DOWN = {
 export const CONTINUITY = { share: 0.75, poorEase: 2 } as const;
 
 /** From so many minutes on, what a student wants gets this share of the places, so that it is a third of what is sung. */
-export const WANTS = { fromMinutes: 10, share: 0.5, weight: 2 } as const;
+export const WANTS = { fromMinutes: 10, share: 0.5, weight: 2, leastShare: 0.5 } as const;
 
 /** Under this age there is one exercise fewer, and none is longer than so many seconds. */
 export const YOUNG_SHAPE = { under: 13, mostSeconds: 120 } as const;

@@ -53,6 +53,13 @@ test('a new exercise is shown first and sung alone last; shown time is not voice
   expect(voiced(false)).toBeCloseTo((voiced(true) * 4) / 5, 9);
 });
 
+test('a new step of one key is shown, and the same key is then sung', () => {
+  const one = begin('up-and-down-five', false, { travel: 'stay' });
+  expect(helpsOf(one)).toBe('shown together');
+  expect(new Set(currentStep(one)?.keys.map(({ tonic }) => tonic)).size).toBe(1);
+  expect(helpsOf(begin('up-and-down-five', true, { travel: 'stay' }))).toBe('alone');
+});
+
 test('after a missed key help comes back for one; easy is no miss', () => {
   const helps = (mark: Mark): readonly (string | undefined)[] => {
     const after = next(marked(begin('up-and-down-five', true, { maxKeys: 3 }), mark));

@@ -33,10 +33,14 @@ export function keysOf<T extends Passed>(rungs: readonly T[]): readonly T[] {
  */
 export function keyWays(rungs: readonly Passed[], manners: readonly string[], isNew: boolean): readonly KeyWay[] {
   const keys = keyIndexes(rungs);
-  const helps = helpPlan((keys.at(-1) ?? -1) + 1, isNew);
+  const count = (keys.at(-1) ?? -1) + 1;
+  const helps = helpPlan(count, isNew);
+  // A step of one key that is new is shown once, and the same key is then sung.
+  const isShownAndSung = isNew && count === 1 && rungs.length > 1;
   return keys.map((key, index) => {
     const manner = manners[(index - keys.indexOf(key)) % Math.max(1, manners.length)];
-    return { help: helps[key] ?? 'together', ...(manner !== undefined && { manner }) };
+    const help = isShownAndSung && index > 0 ? 'together' : (helps[key] ?? 'together');
+    return { help, ...(manner !== undefined && { manner }) };
   });
 }
 

@@ -1,4 +1,4 @@
-import { buildLadder, proposeStart, type LadderInput } from '../ladder/index.ts';
+import { buildLadder, proposeStart, type Ladder, type LadderInput } from '../ladder/index.ts';
 import { USUAL_RULES, type Limits } from '../limits/index.ts';
 import { narrowPattern, type Pattern } from '../pattern/index.ts';
 import { patternOfWork, type Exercise, type PatternWork } from '../shelf/index.ts';
@@ -26,6 +26,14 @@ function narrowedTo(pattern: Pattern, span: number | undefined): Pattern {
   return span === undefined ? pattern : (narrowPattern(pattern, span) ?? pattern);
 }
 
+/** The ladder of an input; a new one of a single key is gone through twice, since the first time is only shown. */
+function shownAndSung(planned: LadderInput, isNew: boolean): { readonly input: LadderInput; readonly ladder: Ladder } {
+  const ladder = buildLadder(planned);
+  if (!isNew || ladder.rungs.length !== 1) return { input: planned, ladder };
+  const input = { ...planned, timesPerKey: 2 };
+  return { input, ladder: buildLadder(input) };
+}
+
 /** Carries a pattern exercise through the keys of a voice today, within its limits. */
 export function layLadder(
   { id, manners, dose }: Exercise,
@@ -49,7 +57,7 @@ export function layLadder(
   const maxKeys = settings.maxKeys ?? work.mostKeys;
   const returnStep = settings.returnStep ?? work.returnStep;
   const within = Math.min(settings.withinSeconds ?? Infinity, dose?.mostSeconds ?? Infinity);
-  const input: LadderInput = {
+  const planned: LadderInput = {
     pattern,
     floor,
     ceiling,
@@ -71,13 +79,14 @@ export function layLadder(
     ...(dose?.restAfterKeys !== undefined && { restAfter: { keys: dose.restAfterKeys, seconds: dose.restSeconds } }),
     ...(Number.isFinite(within) && { withinSeconds: within }),
   };
-  const ladder = buildLadder(input);
+  const isNew = !context.known.has(id);
+  const { input, ladder } = shownAndSung(planned, isNew);
   return {
     kind: 'pattern',
     pattern,
     input,
     ladder,
-    ways: keyWays(ladder.rungs, manners, !context.known.has(id)),
+    ways: keyWays(ladder.rungs, manners, isNew),
     proposal: proposal ?? { start: input.start, movedBy: 0 },
   };
 }

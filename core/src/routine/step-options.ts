@@ -32,6 +32,8 @@ export interface StepShape {
   readonly leastKeys: number;
   /** No step of a draft fills it alone. */
   readonly mostSeconds: number;
+  /** No length is under this share of the longest. */
+  readonly leastShare?: number;
   /** Ladders of so few keys may be sung twice in each. */
   readonly twiceUpToKeys: number;
 }
@@ -214,7 +216,10 @@ export function optionsOf(
     return seconds === null ? [] : [{ settings: { ...free.settings, ...choice }, seconds }];
   });
   const within = shape ? all.filter(({ seconds }, index) => index === 0 || seconds <= shape.mostSeconds) : all;
-  const options = within.length > 0 ? within : [{ settings: free.settings, seconds: laid.seconds }];
+  const longEnough = within.filter(
+    ({ seconds }) => seconds >= (shape?.leastShare ?? 0) * (within.at(-1)?.seconds ?? 0),
+  );
+  const options = longEnough.length > 0 ? longEnough : [{ settings: free.settings, seconds: laid.seconds }];
   const longest = Math.max(...options.map(({ seconds }) => seconds - laid.setUpSeconds), 1);
   return options.map((option) => ({
     ...option,
