@@ -148,6 +148,7 @@ test('a voice file goes through its form unchanged, and half-filled rows are lef
     wanted: 'An easy E',
     piece: 'The lamplighter',
     cautions: ['jaw' as const],
+    obstacles: ['no-straw' as const],
     clearedOn: '2026-11-01',
     consentOn: '2026-11-02',
     beltEaseOn: '2026-11-03',
