@@ -166,7 +166,7 @@ test('a run that was sung without a connection goes in several sendings, and is 
     sizes.push(sent.sung.length);
     sentRun('long', sent.revision, (sent.sungBefore ?? 0) + sent.sung.length);
   }
-  expect(sizes).toEqual([150, 150, 150]);
+  expect(sizes).toEqual([75, 75, 75, 75, 75, 75]);
 });
 
 describe('what else may stand where runs are kept', () => {

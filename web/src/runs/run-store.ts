@@ -118,7 +118,7 @@ export function closeRun(id: string, { ease, note }: { readonly ease?: number; r
 }
 
 /** Keys of one sending; a run that was sung without a connection goes in several. */
-const KEYS_AT_ONCE = 150;
+const KEYS_AT_ONCE = 75;
 
 function isWholeWith(run: KeptRun, keys: number): boolean {
   return keys >= run.state.sung.length;

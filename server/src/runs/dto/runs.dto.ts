@@ -14,7 +14,7 @@ import { Choice, Choices, Formed, Id, Instant, Parts, Pitch, Real, Text, Whole }
 
 const LEGS = ['up', 'down', 'home'];
 /** House choice: what one sending may add; a page that was away sends the rest after it. */
-const MOST_KEYS = 200;
+const MOST_KEYS = 100;
 /** House choice: ten hours of singing. */
 const MOST_KEYS_OF_RUN = 5000;
 const EXERCISE_ID = /^[a-z0-9]+(-[a-z0-9]+)*$/;
