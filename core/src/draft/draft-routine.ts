@@ -1,6 +1,6 @@
 import { STAGES, type Stage } from '../limits/index.ts';
 import { fitRoutine, layRoutine, reviewRoutine } from '../routine/index.ts';
-import { OVERLAYS, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
+import { overlayFor, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
 import { withCoolDown, withMoreCoolDown } from './cool-down.ts';
 import { sortOut, type Eligible } from './draft-candidates.ts';
 import { GOAL_OVERLAYS, type DraftSlot } from './draft-plan.data.ts';
@@ -8,7 +8,7 @@ import { CONTINUITY, WANTS } from './draft-shape.data.ts';
 import { shapeOf, stepShape } from './draft-shape.ts';
 import { slotsOf } from './draft-slots.ts';
 import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
-import { bringHome, fillPlace, leastOf, pinnedSteps, type Filled, type Pool } from './drafting.ts';
+import { bringHome, fillPlace, leastOf, pinnedSteps, withSettings, type Filled, type Pool } from './drafting.ts';
 import { smoothJumps } from './smooth-jumps.ts';
 
 /** Steps in the order of their stages, the lighter and narrower first. */
@@ -22,20 +22,16 @@ function inOrder<T extends { readonly exercise: Exercise }>(steps: readonly T[])
 /** A jaw or posture goal lies over the first modest step that is sung, which is worth more than a step of its own. */
 function withOverlays(steps: readonly Filled[], { voice, goals = voice.goals }: DraftContext): readonly Filled[] {
   const goal = goals.find((one) => GOAL_OVERLAYS[one] !== undefined);
-  const wanted = goal && GOAL_OVERLAYS[goal];
-  const overlay = OVERLAYS.find(
-    ({ id, notWith = [] }) => id === wanted && !notWith.some((on) => voice.cautions?.includes(on)),
-  )?.id;
   const under = steps.find(
     ({ exercise, locked }) => !locked && takesOverlay(exercise) && exercise.stage !== 'occluded',
   );
-  if (!goal || !overlay || !under) return steps;
+  if (!goal || !under) return steps;
+  const overlay = overlayFor(under.exercise, GOAL_OVERLAYS[goal], voice.cautions)?.id;
+  if (!overlay) return steps;
   return steps.map((step) =>
     step === under
       ? {
-          ...step,
-          own: { ...step.own, overlay },
-          settings: { ...step.settings, overlay },
+          ...withSettings(step, { overlay }),
           reason: `${step.reason} The goal ${goal.replaceAll('-', ' ')} lies over it.`,
         }
       : step,

@@ -26,15 +26,15 @@ function dayOf(context: DraftContext): DraftDay {
   return isOlderVoice(context) ? 'older' : 'plain';
 }
 
-/** The plan of the day with as much breath work as the school wants. */
-function planOf(context: DraftContext): readonly DraftSlot[] {
+/** The plan of the day in three parts: what is always there, the early breath work a school wants, and the rest. */
+function planOf(context: DraftContext): Readonly<Record<'kept' | 'early' | 'rest', readonly DraftSlot[]>> {
   const plan = DRAFT_PLANS[dayOf(context)];
   const { first = 0, most = Infinity } = BREATH_PLACES[answerTo(context.approach, 'breath-share') ?? ''] ?? {};
   const kept = plan.filter(({ keep }) => keep);
   const early = Array<DraftSlot>(first).fill({ stage: 'breath' });
   let breaths = 0;
   const rest = plan.filter(({ keep, stage }) => !keep && (stage !== 'breath' || (breaths += 1) <= most));
-  return [...kept, ...early, ...rest];
+  return { kept, early, rest };
 }
 
 /** Places for what the student wants: from ten minutes on so many that it takes a third of what is sung. */
@@ -64,11 +64,9 @@ function placesForWants(
 
 /** The plan of the day, places for the wants right after what is never left out. */
 export function slotsOf(context: DraftContext, eligible: readonly Eligible[]): readonly DraftSlot[] {
-  const plan = planOf(context);
-  const kept = plan.filter(({ keep }) => keep);
-  const rest = plan.filter(({ keep }) => !keep);
-  const forWants = placesForWants([...new Set(rest.map(({ stage }) => stage))], eligible, context);
-  const thorough = rest.splice(0, BREATH_PLACES[answerTo(context.approach, 'breath-share') ?? '']?.first ?? 0);
+  const { kept, early, rest: usual } = planOf(context);
+  const rest = [...usual];
+  const forWants = placesForWants([...new Set([...early, ...rest].map(({ stage }) => stage))], eligible, context);
   for (const { stage } of forWants) {
     const same = rest.findIndex((slot) => slot.stage === stage);
     if (same >= 0) rest.splice(same, 1);
@@ -81,7 +79,7 @@ export function slotsOf(context: DraftContext, eligible: readonly Eligible[]): r
   const over: readonly DraftSlot[] =
     isWhole && registers >= 0 ? rest.splice(registers, 1).map((slot) => ({ ...slot, isOverBridge: true })) : [];
   // An hour holds more than one round of the plan.
-  const ranked = [...wide, ...thorough, ...over, ...forWants, ...rest, ...rest].map((slot, index) => ({
+  const ranked = [...wide, ...early, ...over, ...forWants, ...rest, ...rest].map((slot, index) => ({
     ...slot,
     early: Math.max(0, DRAFT_POINTS.mostEarly - index),
   }));

@@ -6,6 +6,7 @@ import {
   layRoutine,
   layStep,
   lengthRange,
+  type LengthRange,
 } from '../routine/index.ts';
 import { STAGES } from '../limits/index.ts';
 import { answerTo, isSungWork, opposedOn, patternOfWork, type Exercise } from '../shelf/index.ts';
@@ -29,15 +30,10 @@ export interface Filled extends DraftedStep {
 }
 
 /** An exercise that was looked at for a place. */
-interface Tried {
+interface Tried extends Lengths {
   readonly candidate: Candidate;
-  readonly settings: StepSettings;
-  readonly least: number;
-  readonly most: number;
-  /** It has fewer keys in this voice than it wants. */
-  readonly isNarrow: boolean;
-  readonly keys: number | null;
-  readonly highest: number | null;
+  /** Something is to be said against it here. */
+  readonly isSecondBest: boolean;
 }
 
 /** House choice: places looked at before the best that can be sung is taken. */
@@ -126,7 +122,10 @@ function tuneOf({ work }: Exercise): string | null {
 /** A tune narrower than this is none. Semitones. */
 const LEAST_SPAN = 4;
 
-type Lengths = Omit<Tried, 'candidate'>;
+/** What an exercise is set to, with the lengths it can have so. */
+interface Lengths extends LengthRange {
+  readonly settings: StepSettings;
+}
 
 /** A place in a draft that an exercise is tried at. */
 interface Place {
@@ -174,7 +173,7 @@ function roomier(
 }
 
 /** Whether a step sounds the first bridge on file, or a note over it; true where none is on file. */
-function reachesBridge({ highest }: Pick<Tried, 'highest'>, { voice }: DraftContext): boolean {
+function reachesBridge({ highest }: Lengths, { voice }: DraftContext): boolean {
   const [bridge] = voiceOf(voice).bridges ?? [];
   return bridge === undefined || (highest ?? 0) >= bridge;
 }
@@ -225,13 +224,13 @@ export function fillPlace(
       continue;
     }
     const secondBest = whySecondBest(found, slot, stepShape(exercise, context).mostSeconds, context);
-    tried.push({ candidate, ...found, isNarrow: secondBest !== null });
+    tried.push({ candidate, ...found, isSecondBest: secondBest !== null });
     if (least <= room && secondBest === null) break;
     const why = secondBest ?? 'takes longer than the time left';
     passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” ${why}.` });
   }
   const within = tried.filter(({ least }) => least <= room);
-  const fitting = within.find(({ isNarrow }) => !isNarrow) ?? within[0];
+  const fitting = within.find(({ isSecondBest }) => !isSecondBest) ?? within[0];
   const chosen = fitting ?? (slot.keep ? [...tried].sort((a, b) => a.least - b.least)[0] : undefined);
   if (!chosen) return filled;
   const { exercise, reason, points } = chosen.candidate;
@@ -265,11 +264,12 @@ export function fillPlace(
   return [...filled, step];
 }
 
+/** A step with more set: for its length now, and for what a shorter one starts from. */
+export function withSettings(step: Filled, settings: StepSettings): Filled {
+  return { ...step, own: { ...step.own, ...settings }, settings: { ...step.settings, ...settings } };
+}
+
 /** Sets a ladder that ends at its top to come home again. */
 export function bringHome(filled: readonly Filled[], stepId: string): readonly Filled[] {
-  return filled.map((step) =>
-    step.id === stepId
-      ? { ...step, own: { ...step.own, travel: 'rise-return' }, settings: { ...step.settings, travel: 'rise-return' } }
-      : step,
-  );
+  return filled.map((step) => (step.id === stepId ? withSettings(step, { travel: 'rise-return' }) : step));
 }

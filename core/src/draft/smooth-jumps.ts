@@ -8,7 +8,7 @@ import {
   leastKeys,
   outwardKeys,
 } from '../routine/index.ts';
-import type { Filled } from './drafting.ts';
+import { withSettings, type Filled } from './drafting.ts';
 
 /** Source: house reading of usual practice: from the last key of one step to the first of the next a fifth is far enough. Semitones. */
 const FARTHEST = 7;
@@ -56,9 +56,7 @@ function isGood({ laid, exercise, problem }: LaidStep): boolean {
 }
 
 function changed(steps: readonly Filled[], id: string, settings: StepSettings): readonly Filled[] {
-  return steps.map((step) =>
-    step.id === id ? { ...step, own: { ...step.own, ...settings }, settings: { ...step.settings, ...settings } } : step,
-  );
+  return steps.map((step) => (step.id === id ? withSettings(step, settings) : step));
 }
 
 /** One jump fewer, if one can be helped: nothing that stands before it is changed for the worse. */

@@ -51,7 +51,14 @@ export {
   type StepSettings,
 } from './routine.types.ts';
 export { leastKeys } from './least-keys.data.ts';
-export { lengthRange, optionsOf, outwardKeys, type StepOption, type StepShape } from './step-options.ts';
+export {
+  lengthRange,
+  optionsOf,
+  outwardKeys,
+  type LengthRange,
+  type StepOption,
+  type StepShape,
+} from './step-options.ts';
 export { fitRoutine, type FittedRoutine } from './fit-routine.ts';
 export { applyPatch, type Patched, type RoutinePatch } from './routine-patch.ts';
 export { MUTABLE_RULES, reviewRoutine } from './review/review-routine.ts';

@@ -133,12 +133,12 @@ function wholeOf(
   if (laid.problem) return null;
   const wanted = exercise.work.kind === 'pattern' ? Math.max(shape?.leastKeys ?? 0, exercise.work.fewestKeys) : 0;
   const keys = laid.laid?.kind === 'pattern' ? outwardKeys(laid) : null;
-  const fewest = isTight ? 1 : Math.min(wanted, keys ?? 0);
+  const fewest = Math.min(isTight ? 1 : wanted, keys ?? 0);
   const secondsOf = (choice: StepSettings): number | null => {
     const settings = { ...free.settings, ...choice };
     const found = layStep({ ...free, settings }, exercise, context, sungSteps, 0);
     // With fewer keys a zone may strike every one that is left.
-    return found.problem || outwardKeys(found) < Math.min(fewest, keys ?? 0) ? null : found.seconds;
+    return found.problem || outwardKeys(found) < fewest ? null : found.seconds;
   };
   return {
     step: free,

@@ -1,9 +1,8 @@
 // Source: house wording on common warm-up practice; grades of resistance from the hum to the narrow straw.
 import type { WrittenExercise } from '../exercise.schema.ts';
+import { STRAW } from './heeded.data.ts';
 import { lower, on, rest, say, take, tell, tempo, watch } from './write.ts';
 
-const STRAW_CAUTION =
-  'No hiss, no pressure behind eyes or ears; with glaucoma or recent surgery a doctor is asked first.';
 const puffed = watch('Cheeks blow up hard', 'too much air', tell('Half the air, twice the patience.'));
 const pushed = on('strain', watch('It gets loud going up', 'helping from the throat', lower('Turn one key earlier.')));
 
@@ -60,8 +59,7 @@ export const OCCLUDED_GRADES: readonly WrittenExercise[] = [
       { id: 'lip-trill-on-five', as: 'instead', when: 'no-straw' },
       { id: 'cup-glides', as: 'easier' },
     ],
-    cautions: [STRAW_CAUTION],
-    notWith: ['eyes-or-ears'],
+    ...STRAW,
   },
   {
     id: 'narrow-straw-slides',
@@ -94,8 +92,7 @@ export const OCCLUDED_GRADES: readonly WrittenExercise[] = [
       { id: 'wide-straw-on-five', as: 'easier' },
       { id: 'hum-glides', as: 'instead', when: 'no-straw' },
     ],
-    cautions: [STRAW_CAUTION],
-    notWith: ['eyes-or-ears'],
+    ...STRAW,
   },
   {
     id: 'hand-over-mouth',

@@ -1,5 +1,6 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
+import { STRAW } from './heeded.data.ts';
 import { lower, on, rest, say, take, tell, tempo, watch } from './write.ts';
 
 export const OCCLUDED: readonly WrittenExercise[] = [
@@ -142,8 +143,7 @@ export const OCCLUDED: readonly WrittenExercise[] = [
       { id: 'straw-slides', as: 'easier' },
       { id: 'hum-glides', as: 'instead', when: 'no-straw' },
     ],
-    cautions: ['No hiss, no pressure behind eyes or ears; with glaucoma or recent surgery a doctor is asked first.'],
-    notWith: ['eyes-or-ears'],
+    ...STRAW,
   },
   {
     id: 'straw-in-water',

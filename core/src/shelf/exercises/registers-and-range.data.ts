@@ -1,5 +1,6 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
+import { STRETCH } from './heeded.data.ts';
 import { lower, say, take, tell, tempo, watch, on } from './write.ts';
 
 const NO_STRETCH = 'Not on a tired or recovering day, and not within three days of a performance.';
@@ -209,9 +210,7 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       { id: 'octave-and-a-third', as: 'easier' },
       { id: 'chord-up-and-down', as: 'shorter' },
     ],
-    cautions: [NO_STRETCH],
-    notWithin: 72,
-    notWhen: ['tired', 'recovering'],
+    ...STRETCH,
   },
   {
     id: 'light-bounce-on-one-note',
@@ -297,9 +296,7 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       { id: 'six-up-six-down', as: 'shorter' },
       { id: 'up-and-down-five', as: 'easier' },
     ],
-    cautions: [NO_STRETCH],
-    notWithin: 72,
-    notWhen: ['tired', 'recovering'],
+    ...STRETCH,
   },
   {
     id: 'two-octave-sweep',
@@ -398,8 +395,6 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       { id: 'chord-up-and-down', as: 'easier' },
       { id: 'down-from-five', as: 'shorter' },
     ],
-    cautions: [NO_STRETCH],
-    notWithin: 72,
-    notWhen: ['tired', 'recovering'],
+    ...STRETCH,
   },
 ];

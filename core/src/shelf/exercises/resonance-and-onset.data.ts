@@ -1,5 +1,6 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
+import { CREAK } from './heeded.data.ts';
 import { rest, say, take, tell, tempo, watch, on } from './write.ts';
 
 export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
@@ -285,7 +286,6 @@ export const RESONANCE_AND_ONSET: readonly WrittenExercise[] = [
     ],
     relatives: [{ id: 'three-starts', as: 'instead' }],
     notWhen: ['recovering'],
-    cautions: ['Soft, six to eight seconds at a time, two to three minutes in all; not when hoarse.'],
-    dose: { restAfterKeys: 2, restSeconds: 8, mostSeconds: 180 },
+    ...CREAK,
   },
 ];

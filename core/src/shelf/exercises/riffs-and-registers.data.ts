@@ -1,10 +1,10 @@
 // Source: house wording on common warm-up practice; turns of phrase written for this shelf.
 import type { WrittenExercise } from '../exercise.schema.ts';
+import { BELT, GROWN } from './heeded.data.ts';
 import { lower, on, rest, say, take, tell, tempo, watch } from './write.ts';
 
 const RIFF_STYLES: WrittenExercise['styles'] = ['pop', 'gospel', 'rnb', 'jazz', 'rock', 'theatre'];
 const BELT_STYLES: WrittenExercise['styles'] = ['theatre', 'pop', 'jazz', 'folk', 'heavy', 'gospel', 'rock', 'rnb'];
-const BELT_CAUTION = 'Ten minutes of such work in all; rest after three or four phrases.';
 const blurred = on('pitch', watch('Notes blur', 'too fast too soon', tempo('Eight beats slower.')));
 const slid = on('pitch', watch('Everything slides', 'aiming at the end', tell('Each note its own small bell.')));
 const squeezed = on('strain', watch('The top is squeezed', 'reaching', lower('Turn round here.')));
@@ -274,7 +274,7 @@ export const RIFFS_AND_REGISTERS: readonly WrittenExercise[] = [
     shortName: 'Speak, call',
     stage: 'words',
     load: 1,
-    voices: ['soprano', 'mezzo-soprano', 'contralto', 'countertenor', 'tenor', 'baritone', 'bass-baritone', 'bass'],
+    voices: GROWN,
     styles: BELT_STYLES,
     goals: ['belt', 'projection', 'words', 'ease'],
     why: 'First step towards belt: a call that costs nothing.',
@@ -300,7 +300,7 @@ export const RIFFS_AND_REGISTERS: readonly WrittenExercise[] = [
     load: 3,
     level: 'steady',
     register: 'heavy',
-    voices: ['soprano', 'mezzo-soprano', 'contralto', 'countertenor', 'tenor', 'baritone', 'bass-baritone', 'bass'],
+    voices: GROWN,
     styles: BELT_STYLES,
     goals: ['belt', 'projection', 'mix'],
     needs: ['speak-then-call'],
@@ -323,8 +323,7 @@ export const RIFFS_AND_REGISTERS: readonly WrittenExercise[] = [
       on('tension', watch('Chin goes up', 'reaching for the note', tell('Look at your own hand in front of you.'))),
     ],
     relatives: [{ id: 'speak-then-call', as: 'easier' }],
-    cautions: [BELT_CAUTION],
-    dose: { restAfterKeys: 3, restSeconds: 20, mostSeconds: 600 },
+    ...BELT,
   },
   {
     id: 'call-that-stays',
@@ -335,7 +334,7 @@ export const RIFFS_AND_REGISTERS: readonly WrittenExercise[] = [
     level: 'advanced',
     register: 'heavy',
     noise: 'loud',
-    voices: ['soprano', 'mezzo-soprano', 'contralto', 'countertenor', 'tenor', 'baritone', 'bass-baritone', 'bass'],
+    voices: GROWN,
     styles: BELT_STYLES,
     goals: ['belt', 'projection'],
     needs: ['call-on-two-notes', 'calling-across-the-water'],
@@ -358,8 +357,7 @@ export const RIFFS_AND_REGISTERS: readonly WrittenExercise[] = [
       squeezed,
     ],
     relatives: [{ id: 'call-on-two-notes', as: 'easier' }],
-    cautions: [BELT_CAUTION],
-    dose: { restAfterKeys: 3, restSeconds: 20, mostSeconds: 600 },
+    ...BELT,
   },
   {
     id: 'phrase-of-calls',
@@ -370,7 +368,7 @@ export const RIFFS_AND_REGISTERS: readonly WrittenExercise[] = [
     level: 'advanced',
     register: 'heavy',
     noise: 'loud',
-    voices: ['soprano', 'mezzo-soprano', 'contralto', 'countertenor', 'tenor', 'baritone', 'bass-baritone', 'bass'],
+    voices: GROWN,
     styles: BELT_STYLES,
     goals: ['belt', 'projection', 'words'],
     needs: ['call-that-stays'],
@@ -390,8 +388,7 @@ export const RIFFS_AND_REGISTERS: readonly WrittenExercise[] = [
       squeezed,
     ],
     relatives: [{ id: 'call-that-stays', as: 'easier' }],
-    cautions: [BELT_CAUTION],
-    dose: { restAfterKeys: 3, restSeconds: 20, mostSeconds: 600 },
+    ...BELT,
   },
   {
     id: 'wry-and-near',

@@ -1,5 +1,6 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
+import { BELT, GROWN, STRETCH } from './heeded.data.ts';
 
 export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
   {
@@ -116,9 +117,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
       },
     ],
     relatives: [{ id: 'chord-up-and-down', as: 'shorter' }],
-    cautions: ['Not on a tired or recovering day, and not within three days of a performance.'],
-    notWithin: 72,
-    notWhen: ['tired', 'recovering'],
+    ...STRETCH,
   },
   {
     id: 'five-fast-twice',
@@ -337,7 +336,7 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
     level: 'steady',
     register: 'heavy',
     styles: ['theatre', 'pop', 'jazz', 'folk', 'heavy', 'gospel', 'rock', 'rnb'],
-    voices: ['soprano', 'mezzo-soprano', 'contralto', 'countertenor', 'tenor', 'baritone', 'bass-baritone', 'bass'],
+    voices: GROWN,
     goals: ['belt', 'projection'],
     needs: ['up-and-down-five'],
     noise: 'loud',
@@ -373,7 +372,6 @@ export const WIDE_AND_STYLED: readonly WrittenExercise[] = [
       },
     ],
     relatives: [{ id: 'down-from-five', as: 'easier' }],
-    cautions: ['Ten minutes of such work in all; rest after three or four phrases.'],
-    dose: { restAfterKeys: 3, restSeconds: 20, mostSeconds: 600 },
+    ...BELT,
   },
 ];

@@ -1,17 +1,8 @@
 // Source: house wording on common warm-up practice; numbers from the catalogue's table.
 import type { WrittenExercise } from '../exercise.schema.ts';
+import { BELT, GROWN } from './heeded.data.ts';
 import { lower, rest, say, take, tell, tempo, watch, on } from './write.ts';
 
-const GROWN: WrittenExercise['voices'] = [
-  'soprano',
-  'mezzo-soprano',
-  'contralto',
-  'countertenor',
-  'tenor',
-  'baritone',
-  'bass-baritone',
-  'bass',
-];
 const GRIT_CAUTION =
   'Opt-in, taught in person first, on a clean voice: bursts of five seconds, one to three with rest, three to five minutes, every other day.';
 
@@ -131,8 +122,7 @@ export const WORDS_AND_STYLE: readonly WrittenExercise[] = [
       { id: 'narrow-vowel-through-the-middle', as: 'easier' },
       { id: 'up-and-down-five', as: 'shorter' },
     ],
-    cautions: ['Ten minutes of such work in all; rest after three or four phrases.'],
-    dose: { restAfterKeys: 3, restSeconds: 20, mostSeconds: 600 },
+    ...BELT,
   },
   {
     id: 'blend-straight-fifths',

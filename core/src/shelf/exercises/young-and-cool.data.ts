@@ -1,8 +1,8 @@
 // Source: house wording on common warm-up practice with children; the rest of the cool-downs; creak by its usual dose.
 import type { WrittenExercise } from '../exercise.schema.ts';
+import { CREAK, STRAW } from './heeded.data.ts';
 import { lower, on, rest, say, tell, tempo, watch } from './write.ts';
 
-const CREAK_CAUTION = 'Soft, six to eight seconds at a time, two to three minutes in all; not when hoarse.';
 const loud = watch('It gets loud', 'fun', tell('Far away now, so that nobody hears it.'));
 const pushed = on(
   'strain',
@@ -177,8 +177,7 @@ export const YOUNG_AND_COOL: readonly WrittenExercise[] = [
       watch('Nothing but air', 'too loose', tell('Say “uh-oh” lazily first.')),
     ],
     relatives: [{ id: 'three-starts', as: 'easier' }],
-    cautions: [CREAK_CAUTION],
-    dose: { restAfterKeys: 2, restSeconds: 8, mostSeconds: 180 },
+    ...CREAK,
     notUnder: 13,
     notWhen: ['tired', 'recovering'],
   },
@@ -208,8 +207,7 @@ export const YOUNG_AND_COOL: readonly WrittenExercise[] = [
       watch('The creak is lost', 'breath came first', tell('Start from silence.')),
     ],
     relatives: [{ id: 'creak-that-glides', as: 'easier' }],
-    cautions: [CREAK_CAUTION],
-    dose: { restAfterKeys: 2, restSeconds: 8, mostSeconds: 180 },
+    ...CREAK,
     notUnder: 16,
     notWhen: ['tired', 'recovering'],
   },
@@ -259,8 +257,7 @@ export const YOUNG_AND_COOL: readonly WrittenExercise[] = [
     cues: say('Sigh through it.', 'Nothing has to be good any more.', 'Eyes soft.'),
     watchFor: [grew, watch('Air hisses', 'too much breath', tell('Half the air.'))],
     relatives: [{ id: 'falling-hum', as: 'instead', when: 'no-straw' }],
-    cautions: ['No hiss, no pressure behind eyes or ears; with glaucoma or recent surgery a doctor is asked first.'],
-    notWith: ['eyes-or-ears'],
+    ...STRAW,
   },
   {
     id: 'oo-comes-home',
