@@ -4,6 +4,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { againstSchool, isForVoice, isNoLouder, isSungWork, obstacleTo, type Exercise } from '../shelf/index.ts';
 import type { Obstacle } from '../voice/index.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
+import { ANOTHER } from './draft-shape.data.ts';
 import type { DraftContext, PassedOver } from './draft.types.ts';
 
 /** What one exercise has to say for itself at a place of the draft. */
@@ -79,11 +80,33 @@ function personOf({ voice: { type, style, goals, age = 0 } }: DraftContext): num
   return Array.from(words).reduce((sum, sign) => (Math.imul(sum, 31) + (sign.codePointAt(0) ?? 0)) | 0, 7);
 }
 
-/** Parts the shelf in two: what may be taken today, and what may not and why. Archived exercises are not looked at. */
-export function sortOut(context: DraftContext): {
+/** The shelf in two: what may be taken, and what may not and why. */
+interface Sorted {
   readonly eligible: readonly Eligible[];
   readonly leftOut: readonly PassedOver[];
-} {
+}
+
+/** Lets go what another draft puts something else for, where its stage has something else. */
+function withChange({ eligible, leftOut }: Sorted, { instead = [], pinned = [] }: DraftContext): Sorted {
+  const count = Math.ceil((instead.length + pinned.length) * ANOTHER.share);
+  const isBefore = ({ exercise }: Eligible): boolean => instead.includes(exercise.id);
+  const others = new Set(eligible.filter((one) => !isBefore(one)).map(({ exercise }) => exercise.stage));
+  const going = eligible
+    .filter((one) => isBefore(one) && others.has(one.exercise.stage))
+    .sort((a, b) => a.chance - b.chance)
+    .slice(0, count)
+    .map(({ exercise }) => exercise);
+  return {
+    eligible: eligible.filter(({ exercise }) => !going.includes(exercise)),
+    leftOut: [
+      ...leftOut,
+      ...going.map(({ id, name }) => ({ exerciseId: id, reason: `“${name}” gives way: this is another draft.` })),
+    ],
+  };
+}
+
+/** Parts the shelf in two: what may be taken today, and what may not and why. Archived exercises are not looked at. */
+export function sortOut(context: DraftContext): Sorted {
   const generator = xoroshiro128plus(context.seed ^ personOf(context));
   const eligible: Eligible[] = [];
   const leftOut: PassedOver[] = [];
@@ -95,7 +118,7 @@ export function sortOut(context: DraftContext): {
     if (reason === null) eligible.push({ exercise, chance });
     else leftOut.push({ exerciseId: exercise.id, reason });
   }
-  return { eligible, leftOut };
+  return withChange({ eligible, leftOut }, context);
 }
 
 /** House choice: a glide that leaves out no more than so much of today's range at either end goes through all of it. */

@@ -42,6 +42,9 @@ export const COOL_DOWN = {
 /** The share of a draft that comes back from the last run; and ease up to which an exercise does not come back as it was. */
 export const CONTINUITY = { share: 0.75, poorEase: 2 } as const;
 
+/** The share of a draft, pinned steps counted, that another draft puts something else for. */
+export const ANOTHER = { share: 0.4 } as const;
+
 /** From so many minutes on, what a student wants gets this share of the places, so that it is a third of what is sung. */
 export const WANTS = { fromMinutes: 10, share: 0.5, weight: 2, leastShare: 0.5 } as const;
 

@@ -53,6 +53,21 @@ test('another seed changes two fifths and more', () => {
   expect(shares.reduce((sum, share) => sum + share, 0) / shares.length).toBeLessThanOrEqual(0.6);
 });
 
+test.each([1, 2, 3, 4, 5, 6])(
+  'another draft, whatever its seed and what is pinned, puts two fifths anew (seed %i)',
+  (seed) => {
+    const { steps } = draftRoutine(contextOf());
+    const pinned = steps.slice(2, 4);
+    const instead = steps.filter((step) => !pinned.includes(step)).map(({ exerciseId }) => exerciseId);
+    const another = idsOf(
+      draftRoutine(contextOf({ seed, pinned, instead, recent: [steps.map((step) => step.exerciseId)] })),
+    );
+    expect(another).toEqual(expect.arrayContaining(pinned.map(({ exerciseId }) => exerciseId)));
+    const back = steps.filter(({ exerciseId }) => another.includes(exerciseId)).length;
+    expect(back).toBeLessThanOrEqual(0.6 * steps.length);
+  },
+);
+
 test('every step has its reason; goals of the voice are served; what was passed over is named', () => {
   const { steps } = draftRoutine(contextOf());
   expect(steps.every(({ reason }) => /^[A-Z“].+\.$/.test(reason))).toBe(true);

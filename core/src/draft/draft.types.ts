@@ -14,6 +14,8 @@ export interface DraftContext extends RoutineContext {
   readonly pinned?: readonly RoutineStep[];
   /** Ids of the exercises of the last runs, the latest first. */
   readonly recent?: readonly (readonly string[])[];
+  /** Ids of the exercises this draft is to stand in for: two fifths of them give way. */
+  readonly instead?: readonly string[];
   /** How easily each exercise went, 1–5. */
   readonly ease?: ReadonlyMap<string, number>;
   /** No louder than this. */

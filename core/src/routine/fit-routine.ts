@@ -3,7 +3,7 @@ import { fitToBudget } from './fit-to-budget.ts';
 import { layRoutine } from './lay-routine.ts';
 import { isSung } from './lay-step.ts';
 import type { RoutineContext, RoutineStep } from './routine.types.ts';
-import { optionsOf, type StepOption, type StepShape } from './step-options.ts';
+import { optionsOf, withoutLength, type StepOption, type StepShape } from './step-options.ts';
 
 /** A routine fitted to its minutes. */
 export interface FittedRoutine {
@@ -39,6 +39,19 @@ function onlyOnes(steps: readonly RoutineStep[], { exercises }: RoutineContext):
     steps.filter(({ exerciseId }) => exercises.get(exerciseId)?.stage === stage);
   const kept = [ofStage('occluded'), ofStage('cool')].flatMap((list) => (list.length === 1 ? list : []));
   return new Set(kept.map(({ id }) => id));
+}
+
+/** Whether the steps that are never dropped can be sung within so many seconds. */
+export function canFit(steps: readonly RoutineStep[], budgetSeconds: number, context: RoutineContext): boolean {
+  const only = onlyOnes(steps, context);
+  const staying = steps.filter(({ id, locked = false }) => locked || only.has(id));
+  return fitRoutine(staying, budgetSeconds, context, { mayDrop: true, neverLonger: true }).feasible;
+}
+
+/** Seconds that steps could be longer than they are set to be. */
+export function secondsToGive(steps: readonly RoutineStep[], context: RoutineContext): number {
+  const whole = steps.map((step) => (step.locked ? step : { ...step, settings: withoutLength(step.settings) }));
+  return layRoutine(whole, context).seconds - layRoutine(steps, context).seconds;
 }
 
 function fitOnce(

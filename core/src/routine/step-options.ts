@@ -230,6 +230,6 @@ export function optionsOf(
 const LENGTHS: ReadonlySet<string> = new Set(['maxKeys', 'withinSeconds', 'repeats', 'seconds']);
 
 /** A step's settings without what says how long it lasts. */
-function withoutLength(settings: StepSettings): StepSettings {
+export function withoutLength(settings: StepSettings): StepSettings {
   return Object.fromEntries(Object.entries(settings).filter(([name]) => !LENGTHS.has(name)));
 }

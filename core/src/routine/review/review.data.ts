@@ -2,7 +2,7 @@
 
 /** Figures of the review that teachers may disagree on. Minutes, shares, semitones, days, levels of load. */
 export const REVIEW_FIGURES = {
-  underBudgetShare: 0.75,
+  underBudgetShare: 0.9,
   occludedMinutes: 3,
   occludedMinutesTiredOrOlder: 5,
   /** Of a short routine no more than this share is asked for. */

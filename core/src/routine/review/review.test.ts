@@ -55,6 +55,35 @@ test('a plain good routine has nothing to be said about it', () => {
   expect(reviewRoutine(contextOf(GOOD))).toEqual([]);
 });
 
+test('what cannot be shortened to fit is not offered to be; free minutes are offered as keys and as one more exercise', () => {
+  const fixesOf = (context: ReviewContext): readonly string[] =>
+    reviewRoutine(context)
+      .filter(({ rule }) => rule.endsWith('-budget'))
+      .flatMap(({ fixes }) => fixes.map(({ label }) => label));
+  const pinned = GOOD.map((id) => ({ ...step(id), locked: true }));
+  expect(fixesOf(contextOf(GOOD, { minutes: 4 }))).toEqual([
+    'Shorten to fit',
+    expect.stringMatching(/^Allow \d+ minutes$/),
+  ]);
+  expect(fixesOf(contextOf(pinned, { minutes: 4 }))).toEqual([expect.stringMatching(/^Allow \d+ minutes$/)]);
+  const short = GOOD.map((id) => step(id, id === 'up-and-down-five' ? { maxKeys: 3 } : {}));
+  const free = contextOf(short, { minutes: 20 });
+  expect(fixesOf(free)).toEqual([
+    'Use them for more keys',
+    expect.stringMatching(/^Add “/),
+    expect.stringMatching(/^Set/),
+  ]);
+  expect(fixesOf(contextOf(GOOD, { minutes: 20 }))).not.toContain('Use them for more keys');
+  const add = reviewRoutine(free)
+    .flatMap(({ fixes }) => fixes)
+    .find(({ label }) => label.startsWith('Add “'));
+  const more = add ? applyPatch(free, add.patch, () => 'one-more', free).steps : [];
+  const laid = layRoutine(more, free);
+  expect(laid.steps).toHaveLength(GOOD.length + 1);
+  expect(laid.seconds).toBeLessThanOrEqual(20 * 60);
+  expect(laid.steps.at(-1)?.exercise.stage).toBe('cool');
+});
+
 test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewContext>]>([
   ['over the minutes', 'over-budget', GOOD, { minutes: 4 }],
   ['far under the minutes', 'under-budget', GOOD, { minutes: 30 }],

@@ -4,40 +4,8 @@ import { servesGoals } from '../kinds.ts';
 import { weightedMinutes } from '../load.ts';
 import { exerciseFor } from './find-relative.ts';
 import type { Fix, Reviewed, Rule, Said } from './finding.types.ts';
+import { minutesOf } from './minute-rules.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
-
-const minutesOf = (seconds: number): string => {
-  const whole = Math.round(seconds);
-  return `${String(Math.floor(whole / 60))}:${String(whole % 60).padStart(2, '0')}`;
-};
-
-const FIT: Fix = { label: 'Shorten to fit', patch: { op: 'fit' } };
-
-const budget: Rule = ({ context, laid, steps }) => {
-  const over = laid.seconds - context.minutes * 60;
-  if (over > 0.05) {
-    const minutes = Math.ceil(laid.seconds / 60);
-    const allow: Fix = { label: `Allow ${String(minutes)} minutes`, patch: { op: 'minutes', minutes } };
-    return [
-      {
-        rule: 'over-budget',
-        severity: 'warn',
-        message: `The routine is ${minutesOf(over)} over its ${String(context.minutes)} minutes.`,
-        fixes: [FIT, allow],
-      },
-    ];
-  }
-  if (steps.length === 0 || laid.seconds >= context.minutes * 60 * FIGURES.underBudgetShare) return [];
-  const minutes = Math.max(1, Math.ceil(laid.seconds / 60));
-  return [
-    {
-      rule: 'under-budget',
-      severity: 'note',
-      message: `Of ${String(context.minutes)} minutes ${minutesOf(-over)} are not used.`,
-      fixes: [{ label: `Set ${String(minutes)} minutes`, patch: { op: 'minutes', minutes } }],
-    },
-  ];
-};
 
 /** Seconds of occluded work that are wanted, and why so many. */
 function occludedWanted({ context, laid }: Reviewed): { readonly seconds: number; readonly why: string } {
@@ -116,4 +84,4 @@ const news: Rule = ({ context: { history = {}, known, kind }, steps }) => {
   ];
 };
 
-export const TIME_RULES: readonly Rule[] = [budget, occluded, load, news];
+export const TIME_RULES: readonly Rule[] = [occluded, load, news];

@@ -19,7 +19,7 @@ export interface Drafting {
 
 const RUNS_LOOKED_AT = 2;
 
-/** Drafts for a student: what was sung lately makes room, and so does the draft before. */
+/** Drafts for a student: what was sung lately comes back, what is on the bench makes room. */
 export function useDrafting(
   studentId: string,
   context: RoutineContext,
@@ -30,7 +30,6 @@ export function useDrafting(
   const [isBusy, setBusy] = useState(false);
   const [reasons, setReasons] = useState<DraftReasons>(new Map());
   const [leftOut, setLeftOut] = useState<readonly PassedOver[]>([]);
-  const [before, setBefore] = useState<readonly string[]>([]);
   const recentRuns = useCallback(async (): Promise<readonly (readonly string[])[]> => {
     const runs = await queries.query(latestRunsQuery(studentId, RUNS_LOOKED_AT));
     const details = await Promise.all(runs.map(({ id }) => queries.query({ ...runQuery(id), staleTime: 60_000 })));
@@ -50,14 +49,14 @@ export function useDrafting(
           pinned,
           songNeeds,
           ...(ease && { ease }),
-          recent: before.length > 0 ? [before, ...runs] : runs,
+          recent: runs,
+          instead: steps.filter(({ locked }) => !locked).map(({ exerciseId }) => exerciseId),
           seed: Math.floor(performance.timeOrigin + performance.now()) % 1_000_000,
         });
         const named = drafted.steps.map((step) => (step.locked ? step : { ...step, id: v7() }));
         startTransition(() => {
           setReasons(new Map(named.map((step) => [step.id, step])));
           setLeftOut(drafted.leftOut);
-          setBefore(named.filter(({ locked }) => !locked).map(({ exerciseId }) => exerciseId));
         });
         return named.map(({ id, exerciseId, settings, locked, block }) => ({
           id,
@@ -70,7 +69,7 @@ export function useDrafting(
         setBusy(false);
       }
     },
-    [before, context, ease, recentRuns, songNeeds],
+    [context, ease, recentRuns, songNeeds],
   );
   return { draft, isBusy, reasons, leftOut };
 }

@@ -5,6 +5,7 @@ import {
   songNeeds,
   type Exercise,
   type Finding,
+  type FittedRoutine,
   type Fix,
   type LaidRoutine,
   type RoutineContext,
@@ -141,7 +142,11 @@ export function useThinking(
     if (isFit && wanted === whole.minutes) return whole.steps;
     // Shortening lengthens nothing.
     const neverLonger = wanted < whole.minutes || (!isFit && onTheBench.laid.seconds > wanted * 60);
-    return fitRoutine(whole.steps, wanted * 60, context, { mayDrop: true, neverLonger }).steps;
+    const fitOf = (from: readonly RoutineStep[]): FittedRoutine =>
+      fitRoutine(from, wanted * 60, context, { mayDrop: true, neverLonger });
+    const ofWhole = fitOf(whole.steps);
+    // The first may have kept another cool-down than the one that is here, and a longer one.
+    return (ofWhole.feasible ? ofWhole : fitOf(steps)).steps;
   };
   return {
     shown,
