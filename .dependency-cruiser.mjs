@@ -8,10 +8,11 @@ const CORE_ROOMS = {
   ladder: ['pitch', 'pattern', 'voice', 'limits'],
   song: ['pitch', 'pattern', 'voice', 'limits'],
   shelf: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song'],
-  routine: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf'],
-  draft: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'routine'],
-  sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'routine'],
-  formats: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'routine'],
+  day: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'shelf'],
+  routine: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day'],
+  draft: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine'],
+  sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine'],
+  formats: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine'],
 };
 
 const SERVER_FEATURES = [

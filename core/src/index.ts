@@ -186,6 +186,7 @@ export {
   type Work,
   type WrittenExercise,
 } from './shelf/index.ts';
+export * from './day/index.ts';
 export * from './routine/index.ts';
 export * from './draft/index.ts';
 export {

@@ -1,9 +1,9 @@
+import { judgesSound, turnsAtEffort } from '../day/index.ts';
 import fc from 'fast-check';
 import { APPROACH_CHOICES } from '../shelf/index.ts';
 import { approaches } from '../testing/draft-days.ts';
 import { contextOf, exercises, step } from '../testing/routine-context.ts';
 import { approachChanges, draftRoutine, type ApproachChange } from './index.ts';
-import { judgesSound, turnsAtEffort } from '../routine/index.ts';
 
 const SHELF = [...exercises.keys()].map((id) => step(id));
 const ROUTINE = [

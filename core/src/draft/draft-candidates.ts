@@ -1,4 +1,4 @@
-import { asTaught, isCloseToPerformance, leftOutToday, mayExtend } from '../routine/index.ts';
+import { asTaught, isCloseToPerformance, leftOutToday, mayExtend } from '../day/index.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { againstSchool, isForVoice, isNoLouder, isSungWork, obstacleTo, type Exercise } from '../shelf/index.ts';

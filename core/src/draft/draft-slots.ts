@@ -1,5 +1,5 @@
+import { isOlderVoice, servesGoals } from '../day/index.ts';
 import type { Stage } from '../limits/index.ts';
-import { isOlderVoice, servesGoals } from '../routine/index.ts';
 import { answerTo, isSungWork } from '../shelf/index.ts';
 import { isAdultType } from '../voice/index.ts';
 import type { Eligible } from './draft-candidates.ts';

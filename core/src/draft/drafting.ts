@@ -1,8 +1,8 @@
+import { hasWhatItNeeds } from '../day/index.ts';
 import {
   type RoutineStep,
   type StepSettings,
   type StepShape,
-  hasWhatItNeeds,
   layRoutine,
   layStep,
   lengthRange,

@@ -1,8 +1,9 @@
+import { occasionOf } from '../day/index.ts';
 import { STAGES } from '../limits/index.ts';
 import { shippedExercises } from '../shelf/index.ts';
 import type { VoiceFile } from '../voice/index.ts';
 import { fillRecipe, RECIPES } from './index.ts';
-import { layRoutine, occasionOf, type RoutineContext } from '../routine/index.ts';
+import { layRoutine, type RoutineContext } from '../routine/index.ts';
 
 const exercises = new Map(shippedExercises().map((exercise) => [exercise.id, exercise]));
 const plain = { style: 'classical', goals: [], bridges: [], avoid: [] } as const;

@@ -1,8 +1,8 @@
+import { hasWhatItNeeds } from '../day/index.ts';
 import {
   type LaidStep,
   type RoutineContext,
   type RoutineStep,
-  hasWhatItNeeds,
   isSingable,
   layRoutine,
   outwardKeys,

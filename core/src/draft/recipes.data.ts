@@ -1,5 +1,5 @@
 // Source: house starting points from common warm-up practice; minutes from the usual time references.
-import { type RoutineKind } from '../routine/index.ts';
+import type { RoutineKind } from '../day/index.ts';
 import type { Stage } from '../limits/index.ts';
 import type { Exercise } from '../shelf/index.ts';
 

@@ -48,6 +48,17 @@ export function canFit(steps: readonly RoutineStep[], budgetSeconds: number, con
   return fitRoutine(staying, budgetSeconds, context, { mayDrop: true, neverLonger: true }).feasible;
 }
 
+/** What of a routine can be sung today, in fewer minutes than it has; no step becomes longer. */
+export function shortenedForToday(
+  steps: readonly RoutineStep[],
+  minutes: number,
+  context: RoutineContext,
+): readonly RoutineStep[] {
+  const left = new Set(layRoutine(steps, context).steps.flatMap(({ id, problem }) => (problem ? [] : [id])));
+  const today = steps.filter(({ id }) => left.has(id));
+  return fitRoutine(today, minutes * 60, context, { mayDrop: true, neverLonger: true }).steps;
+}
+
 /** Seconds that steps could be longer than they are set to be. */
 export function secondsToGive(steps: readonly RoutineStep[], context: RoutineContext): number {
   const whole = steps.map((step) => (step.locked ? step : { ...step, settings: withoutLength(step.settings) }));

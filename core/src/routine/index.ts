@@ -1,21 +1,5 @@
 export { canGoHome, canTurnBack, conduct, currentKey, currentStep, fewMore } from './conduct.ts';
-export { asTaught, isOlderVoice } from './as-taught.ts';
 export { fitToBudget, type Fit, type FitStep } from './fit-to-budget.ts';
-export { hasWhatItNeeds, isCloseToPerformance, leftOutToday, type DayAllowance } from './allowed-today.ts';
-export { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
-export {
-  gateOutcome,
-  isCleared,
-  openQuestions,
-  type Allowance,
-  type GateAnswers,
-  type GateLevel,
-  type GateOutcome,
-  type GateQuestion,
-  type RecoveryDays,
-} from './gate.ts';
-export { occasionOf, ROUTINE_KINDS, servesGoals, type RoutineKind } from './kinds.ts';
-export { answersCracks, judgesSound, mayExtend, turnsAtEffort } from './by-approach.ts';
 export { historyOf, type PastExercise, type PastRun, type StudentHistory } from './history.ts';
 export { weightedMinutes } from './load.ts';
 export { groupSettings, layGroup, type GroupMember, type GroupStep } from './lay-group.ts';
@@ -47,7 +31,6 @@ export {
   type RoutineContext,
   type RoutineStep,
   type SetUpTimes,
-  type StepProblem,
   type StepSettings,
 } from './routine.types.ts';
 export { leastKeys } from './least-keys.data.ts';
@@ -59,7 +42,7 @@ export {
   type StepOption,
   type StepShape,
 } from './step-options.ts';
-export { fitRoutine, type FittedRoutine } from './fit-routine.ts';
+export { fitRoutine, shortenedForToday, type FittedRoutine } from './fit-routine.ts';
 export { applyPatch, type Patched, type RoutinePatch } from './routine-patch.ts';
 export { MUTABLE_RULES, reviewRoutine } from './review/review-routine.ts';
 export type { Finding, Fix, ReviewContext, Severity } from './review/finding.types.ts';

@@ -1,14 +1,6 @@
+import { judgesSound } from '../day/index.ts';
 import { shippedExercises } from '../shelf/index.ts';
-import {
-  conduct,
-  currentKey,
-  currentStep,
-  judgesSound,
-  layRoutine,
-  mannerThatWorked,
-  remedyFor,
-  startRun,
-} from './index.ts';
+import { conduct, currentKey, currentStep, layRoutine, mannerThatWorked, remedyFor, startRun } from './index.ts';
 import type { VoiceFile } from '../voice/index.ts';
 import type { LaidRoutine, StepSettings } from './routine.types.ts';
 import type { Mark, RunState } from './run.types.ts';

@@ -1,13 +1,11 @@
+import { inOneBreath, isOlderVoice, openingPattern, goesToTheEnd, middleStart, turnedWork } from '../day/index.ts';
 import { buildLadder, proposeStart, type Ladder, type LadderInput } from '../ladder/index.ts';
 import { USUAL_RULES, type Limits } from '../limits/index.ts';
 import { narrowPattern, type Pattern } from '../pattern/index.ts';
 import { patternOfWork, type Exercise, type PatternWork } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
-import { inOneBreath, isOlderVoice, openingPattern } from './as-taught.ts';
-import { goesToTheEnd } from './by-approach.ts';
 import { keyWays } from './key-ways.ts';
 import type { LaidLadder, RoutineContext, StepSettings } from './routine.types.ts';
-import { middleStart, turnedWork } from './turn-by-condition.ts';
 
 /** An older voice sings slower, unless the teacher set the tempo. */
 function tempoOf(work: PatternWork, settings: StepSettings, context: RoutineContext): number {

@@ -1,22 +1,12 @@
+import { type StepProblem, asTaught, leftOutToday, turnedSiren } from '../day/index.ts';
 import { SoftLarkError, LadderError } from '../errors.ts';
 import { breathSeconds, buildSiren, spokenSeconds } from '../ladder/index.ts';
 import { resolveLimits, type LimitContext, type Limits } from '../limits/index.ts';
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
 import { heavyBelowTop, isHeavyWork, overlayFor, patternOfWork, type Exercise, type Work } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
-import type {
-  LaidLadder,
-  LaidSiren,
-  LaidStep,
-  RoutineContext,
-  RoutineStep,
-  StepProblem,
-  StepSettings,
-} from './routine.types.ts';
-import { asTaught } from './as-taught.ts';
+import type { LaidLadder, LaidSiren, LaidStep, RoutineContext, RoutineStep, StepSettings } from './routine.types.ts';
 import { layLadder } from './lay-ladder.ts';
-import { leftOutToday } from './allowed-today.ts';
-import { turnedSiren } from './turn-by-condition.ts';
 
 /** House default, a teacher's setting: seconds to explain an exercise the student does not know yet, and a known one. */
 export const USUAL_SET_UP = { whenNew: 20, whenKnown: 5 };

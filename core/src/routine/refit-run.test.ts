@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { contextOf, step } from '../testing/routine-context.ts';
-import { conduct, layRoutine, refitRun, startRun, type RoutineStep, type RunState } from './index.ts';
+import {
+  conduct,
+  layRoutine,
+  refitRun,
+  shortenedForToday,
+  startRun,
+  type RoutineStep,
+  type RunState,
+} from './index.ts';
 
 const STEPS: readonly RoutineStep[] = [
   step('standing-check'),
@@ -61,4 +69,20 @@ test('whatever time is left: nothing gets longer, the cut list adds up, and it f
     }),
     { numRuns: 60 },
   );
+});
+
+test.each([
+  ['first days after an illness', 'gentle', 5],
+  ['days four to six, half of fourteen', 'middle', 7],
+] as const)('%s: %s work in %d minutes, and nothing longer than it was', (_, allowance, minutes) => {
+  const context = contextOf({ allowance, conditions: ['recovering'] });
+  const before = new Map(layRoutine(STEPS, context).steps.map((one) => [one.id, one]));
+  const { seconds, steps } = layRoutine(shortenedForToday(STEPS, minutes, context), context);
+  expect(seconds).toBeLessThanOrEqual(minutes * 60);
+  expect(seconds).toBeGreaterThan(minutes * 60 * 0.5);
+  expect(steps.length).toBeGreaterThan(2);
+  for (const { id, problem, seconds: now } of steps) {
+    expect(problem).toBeUndefined();
+    expect(now).toBeLessThanOrEqual((before.get(id)?.seconds ?? 0) + 1e-6);
+  }
 });

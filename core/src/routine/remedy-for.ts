@@ -1,5 +1,5 @@
+import { answersCracks } from '../day/index.ts';
 import type { Approach, Exercise } from '../shelf/index.ts';
-import { answersCracks } from './by-approach.ts';
 import type { Mark, SungKey } from './run.types.ts';
 
 /** Source: house choice; keys a remedy is given before the next is offered. */

@@ -1,11 +1,10 @@
+import type { DayContext, StepProblem } from '../day/index.ts';
 import type { Ladder, LadderInput, Siren, StartProposal, Travel } from '../ladder/index.ts';
-import type { LimitContext, Limits, RuleTable } from '../limits/index.ts';
+import type { LimitContext, Limits } from '../limits/index.ts';
 import type { Pattern } from '../pattern/index.ts';
-import type { Approach, Exercise } from '../shelf/index.ts';
-import type { Condition, Occasion, ReferenceRange, VoiceFile } from '../voice/index.ts';
-import type { Allowance } from './gate.ts';
+import type { Exercise } from '../shelf/index.ts';
+import type { ReferenceRange } from '../voice/index.ts';
 import type { KeyWay } from './key-ways.ts';
-import type { RoutineKind } from './kinds.ts';
 
 /** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
 export interface StepSettings {
@@ -58,36 +57,9 @@ export interface SetUpTimes {
 }
 
 /** Everything a routine's figures depend on besides its steps. */
-export interface RoutineContext {
-  readonly voice: VoiceFile;
-  readonly conditions: readonly Condition[];
-  readonly occasion: Occasion;
-  /** Left out it is an ordinary routine of its occasion. */
-  readonly kind?: RoutineKind;
-  readonly hoursToPerformance?: number;
+export interface RoutineContext extends DayContext {
   readonly exercises: ReadonlyMap<string, Exercise>;
-  /** Ids of exercises done lately, which need no long explanation. */
-  readonly known: ReadonlySet<string>;
   readonly setUp?: SetUpTimes;
-  /** The rule table of this student in this studio; left out it is the reference. */
-  readonly rules?: RuleTable;
-  /** How much the gate leaves open today. */
-  readonly allowance?: Allowance;
-  /** Dizziness ended breath work for the day. */
-  readonly breathOff?: boolean;
-  /** Breath holds stay off until the teacher turns them on again. */
-  readonly holdsOff?: boolean;
-  /** Answers of the studio and of this student on what schools differ on; what is left out takes the default. */
-  readonly approach?: Approach;
-  readonly now: string;
-}
-
-/** Why a step cannot be sung as it stands; `nearest` is a setting that would mend it. */
-export interface StepProblem {
-  readonly code: string;
-  readonly message: string;
-  readonly remedy: string;
-  readonly nearest?: { readonly setting: string; readonly value: number | string | null };
 }
 
 export interface LaidLadder {

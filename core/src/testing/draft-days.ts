@@ -1,6 +1,6 @@
+import { occasionOf, ROUTINE_KINDS } from '../day/index.ts';
 import fc from 'fast-check';
 import { type DraftContext } from '../draft/index.ts';
-import { occasionOf, ROUTINE_KINDS } from '../routine/index.ts';
 import { APPROACH_CHOICES } from '../shelf/index.ts';
 import { CAUTIONS, CHANGING_STAGES, referenceOf, STYLES, VOICE_TYPES, type VoiceFile } from '../voice/index.ts';
 import { exercises } from './routine-context.ts';

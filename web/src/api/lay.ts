@@ -6,13 +6,13 @@ import {
   type Exercise,
   type RoutineContext,
   type RoutineKind,
+  type RoutineStep,
   type RuleTable,
   layRoutine,
   type LaidRoutine,
 } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
-import type { Routine } from './routines.queries.ts';
 import { sessionQuery, type Session } from './session.queries.ts';
 import type { Student, StudentToday } from './students.queries.ts';
 
@@ -63,7 +63,7 @@ export function dayContext(
 
 /** Works routines out for a student's day, by this studio's rules; stays the same while those do. */
 export function useLay(): (
-  routine: Pick<Routine, 'steps' | 'kind'>,
+  routine: { readonly steps: readonly RoutineStep[]; readonly kind: RoutineKind },
   day: Day,
   exercises: ReadonlyMap<string, Exercise>,
   now: Date,

@@ -51,6 +51,8 @@ export const gate = {
   painLast: 'The last run, {{day}}, was stopped for pain. Ask how it is now before anything is sung.',
   gentleToday: 'Gentle work only today: body, breath, hums, straws, glides.',
   middleToday: 'Up to modest middle work today, at half the usual time.',
+  cutTo: 'The routine is shortened to {{time}}.',
+  onceMore: 'Five minutes, and once more later today.',
   lockedBy: 'Locked on {{day}}.',
   ownDecision: 'The teacher’s own decision, in your words; it is kept in the log',
   mistake: 'Tapped by mistake',

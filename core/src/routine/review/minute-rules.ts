@@ -1,7 +1,7 @@
+import { servesGoals } from '../../day/index.ts';
 import { isForVoice, isSungWork, type Exercise } from '../../shelf/index.ts';
 import { STAGES } from '../../limits/index.ts';
 import { canFit, secondsToGive } from '../fit-routine.ts';
-import { servesGoals } from '../kinds.ts';
 import { layStep } from '../lay-step.ts';
 import { exerciseFor } from './find-relative.ts';
 import type { Fix, Reviewed, Rule } from './finding.types.ts';

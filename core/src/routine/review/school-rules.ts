@@ -1,7 +1,5 @@
+import { BREATH_SHARES, mayExtend, isCloseToPerformance, servesGoals } from '../../day/index.ts';
 import { againstSchool, answerTo, cuesOf, opposedOn, PULL_CAUTIONS } from '../../shelf/index.ts';
-import { BREATH_SHARES, mayExtend } from '../by-approach.ts';
-import { isCloseToPerformance } from '../allowed-today.ts';
-import { servesGoals } from '../kinds.ts';
 import { exerciseFor, removeFix, swapFix } from './find-relative.ts';
 import type { Fix, Rule, Said } from './finding.types.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';

@@ -1,6 +1,5 @@
+import { isOlderVoice, servesGoals } from '../../day/index.ts';
 import { isSungWork } from '../../shelf/index.ts';
-import { isOlderVoice } from '../as-taught.ts';
-import { servesGoals } from '../kinds.ts';
 import { weightedMinutes } from '../load.ts';
 import { exerciseFor } from './find-relative.ts';
 import type { Fix, Reviewed, Rule, Said } from './finding.types.ts';

@@ -1,9 +1,8 @@
+import { isCloseToPerformance, servesGoals } from '../../day/index.ts';
 import { isSounding } from '../../pattern/index.ts';
 import { writeNote } from '../../pitch/index.ts';
 import { isForVoice } from '../../shelf/index.ts';
 import { daysBetween } from '../../voice/index.ts';
-import { isCloseToPerformance } from '../allowed-today.ts';
-import { servesGoals } from '../kinds.ts';
 import { exerciseFor, placeBeforeCoolDown, removeFix, swapFix } from './find-relative.ts';
 import type { Rule, Said } from './finding.types.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';

@@ -1,12 +1,20 @@
 import { Button, Group, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { gateOutcome, isCleared, startRun, type Exercise, type GateOutcome } from '@soft-lark/core';
+import {
+  gateOutcome,
+  isCleared,
+  minutesToday,
+  shortenedForToday,
+  startRun,
+  type Exercise,
+  type GateOutcome,
+} from '@soft-lark/core';
 import { useEffect, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
 import { useLocking, type VoiceLock } from '../../api/gate.queries.ts';
-import { useLay } from '../../api/lay.ts';
+import { useLay, useRoutineContext } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
@@ -15,7 +23,7 @@ import { endRun, keepRun, type KeptRun } from '../../runs/run-store.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { loadPiano, wakePiano } from '../../sound/piano.ts';
 import { useNow } from '../../ui/clock.ts';
-import { dayText, momentText } from '../../ui/format.ts';
+import { clockText, dayText, momentText } from '../../ui/format.ts';
 import { GateQuestions, type Answers } from './gate-questions.tsx';
 import { LockPanel } from './lock-panel.tsx';
 import { pitchesOf, plannedSteps } from './run-plan.ts';
@@ -40,8 +48,15 @@ function useLockSentence(): (level: VoiceLock['level'], reason?: GateOutcome['re
   };
 }
 
+interface OutcomeProps {
+  readonly outcome: GateOutcome;
+  readonly isEmpty: boolean;
+  /** Seconds the routine was shortened to for such a day. */
+  readonly cutTo: number | null;
+}
+
 /** What the answers come to where a run may begin, in one line. */
-function Outcome({ outcome, isEmpty }: { readonly outcome: GateOutcome; readonly isEmpty: boolean }): ReactElement {
+function Outcome({ outcome, isEmpty, cutTo }: OutcomeProps): ReactElement {
   const { t } = useTranslation();
   const conditions =
     outcome.conditions.map((name) => t(`conditions.${name}`).toLowerCase()).join(', ') || t('piano.fine');
@@ -51,7 +66,9 @@ function Outcome({ outcome, isEmpty }: { readonly outcome: GateOutcome; readonly
       <p>
         {isEmpty ? t('piano.nothing') : t('piano.conditionToday', { conditions })}{' '}
         {outcome.allowance === 'gentle' && t('gate.gentleToday')}
-        {outcome.allowance === 'middle' && t('gate.middleToday')}
+        {outcome.allowance === 'middle' && t('gate.middleToday')}{' '}
+        {cutTo !== null && t('gate.cutTo', { time: clockText(cutTo) })}{' '}
+        {(outcome.length?.goes ?? 1) > 1 && t('gate.onceMore')}
       </p>
     </>
   );
@@ -76,7 +93,12 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
   const isSpared = isReferred || (painOn !== null && painOn === todaysDate);
   const outcome = answered?.open && isSpared ? { ...answered, allowance: 'gentle' as const } : answered;
   const day = outcome?.open ? { ...today, ...outcome, conditions: [...outcome.conditions] } : today;
-  const plan = startRun(lay(routine, day, shelf, now));
+  const context = useRoutineContext(day, shelf, now, routine.kind);
+  const minutes = minutesToday(outcome?.length, routine.minutes);
+  const isCut = minutes < routine.minutes;
+  const steps = isCut ? shortenedForToday(routine.steps, minutes, context) : routine.steps;
+  const laid = lay({ ...routine, steps }, day, shelf, now);
+  const plan = startRun(laid);
   const isShut = lock !== null && !isReferred;
 
   // The first keys are wanted before the last answer.
@@ -162,7 +184,9 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
           )}
           <GateQuestions voice={student.voice} chosen={conditions} answers={answers} onAnswer={answer} />
           <div className={classes['outcome']} aria-live="polite">
-            {outcome?.open && <Outcome outcome={outcome} isEmpty={plan.steps.length === 0} />}
+            {outcome?.open && (
+              <Outcome outcome={outcome} isEmpty={plan.steps.length === 0} cutTo={isCut ? laid.seconds : null} />
+            )}
             {outcome?.open === false && (outcome.level === 'urgent' || outcome.level === 'not-today') && (
               <p className={classes['locked']}>{sentenceOf(outcome.level, outcome.reason)}</p>
             )}

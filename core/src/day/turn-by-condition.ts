@@ -1,8 +1,8 @@
 import type { SirenShape, Travel } from '../ladder/index.ts';
 import { answerTo, type PatternWork } from '../shelf/index.ts';
-import type { RoutineContext } from './routine.types.ts';
+import type { DayContext } from './day.types.ts';
 
-type Day = Pick<RoutineContext, 'conditions' | 'approach'>;
+type Day = Pick<DayContext, 'conditions' | 'approach'>;
 
 /** The usual distance of falling work from the ceiling, semitones. */
 const HIGH_ANCHOR = 2;

@@ -1,8 +1,8 @@
 import { ageFor, isTooYoungForBelt, mayHaveGrit, USUAL_RULES, type RuleTable } from '../limits/index.ts';
 import { answerTo, hasHeavyNotes, type Approach, type Exercise } from '../shelf/index.ts';
 import { voiceOf, type Caution, type Condition, type Occasion, type VoiceFile } from '../voice/index.ts';
-import type { Allowance } from './gate.ts';
-import type { RoutineContext, StepProblem } from './routine.types.ts';
+import type { Allowance } from './gate.data.ts';
+import type { DayContext, StepProblem } from './day.types.ts';
 
 /** House choice: gentle work strains nothing, so load one at most, and no middle or wider work. */
 const GENTLE_LOAD = 1;
@@ -158,14 +158,14 @@ export function isCloseToPerformance({
   occasion,
   hoursToPerformance = Infinity,
   rules = USUAL_RULES,
-}: Pick<RoutineContext, 'occasion' | 'hoursToPerformance' | 'rules'>): boolean {
+}: Pick<DayContext, 'occasion' | 'hoursToPerformance' | 'rules'>): boolean {
   return occasion === 'performance' || hoursToPerformance <= rules.performance.nothingNewHours;
 }
 
 /** Whether what must come before an exercise has come: it is known, or taken already. */
 export function hasWhatItNeeds(
   { needs }: Exercise,
-  { known }: Pick<RoutineContext, 'known'>,
+  { known }: Pick<DayContext, 'known'>,
   taken: ReadonlySet<string>,
 ): boolean {
   return needs.every((id) => known.has(id) || taken.has(id));

@@ -2,13 +2,13 @@ import { isChild, USUAL_RULES } from '../limits/index.ts';
 import { voiceOf } from '../voice/index.ts';
 import { narrowPattern, withBreaths, type Pattern } from '../pattern/index.ts';
 import { answerTo, type Exercise } from '../shelf/index.ts';
-import type { RoutineContext } from './routine.types.ts';
+import type { DayContext } from './day.types.ts';
 
 /** Source: usual breath limits, schools differ; the longest hold of the gentle school, counts. */
 const GENTLE_HOLD = 4;
 
 /** An exercise as this studio teaches it: breath holds only as long as its approach allows. */
-export function asTaught(exercise: Exercise, { approach }: Pick<RoutineContext, 'approach'>): Exercise {
+export function asTaught(exercise: Exercise, { approach }: Pick<DayContext, 'approach'>): Exercise {
   const breathHolds = answerTo(approach, 'breath-holds');
   const { work, optIn } = exercise;
   if (optIn || breathHolds === 'timed' || work.kind !== 'breath' || !work.counts) return exercise;
@@ -17,7 +17,7 @@ export function asTaught(exercise: Exercise, { approach }: Pick<RoutineContext, 
 }
 
 /** Whether a voice is one of the older ones of the rule table. */
-export function isOlderVoice({ voice, rules = USUAL_RULES }: Pick<RoutineContext, 'voice' | 'rules'>): boolean {
+export function isOlderVoice({ voice, rules = USUAL_RULES }: Pick<DayContext, 'voice' | 'rules'>): boolean {
   return voice.age !== undefined && voice.age >= rules.older.from;
 }
 
@@ -25,7 +25,7 @@ export function isOlderVoice({ voice, rules = USUAL_RULES }: Pick<RoutineContext
 export function openingPattern(
   pattern: Pattern,
   sungSteps: number,
-  context: Pick<RoutineContext, 'voice' | 'rules'>,
+  context: Pick<DayContext, 'voice' | 'rules'>,
 ): Pattern {
   const { rules = USUAL_RULES } = context;
   if (!isOlderVoice(context) || sungSteps >= rules.opening.sungSteps) return pattern;
@@ -36,7 +36,7 @@ export function openingPattern(
  * The longest stretch this voice sings today without a rest, seconds: a child, a first lesson and an older voice have
  * less breath than is usual, and a recovering one a share of it.
  */
-function mostBreathSeconds({ voice, known, conditions, rules = USUAL_RULES }: RoutineContext): number {
+function mostBreathSeconds({ voice, known, conditions, rules = USUAL_RULES }: DayContext): number {
   const { child, beginner, usual, recoveringShare } = rules.breath;
   const isLess = known.size === 0 || isOlderVoice({ voice, rules });
   const whole = isChild(voiceOf(voice), rules) ? child : isLess ? beginner : usual;
@@ -44,6 +44,6 @@ function mostBreathSeconds({ voice, known, conditions, rules = USUAL_RULES }: Ro
 }
 
 /** A pattern as one breath carries it at this tempo: where it is longer, a breath is put in, never a slower tempo. */
-export function inOneBreath(pattern: Pattern, tempo: number, context: RoutineContext): Pattern {
+export function inOneBreath(pattern: Pattern, tempo: number, context: DayContext): Pattern {
   return withBreaths(pattern, (mostBreathSeconds(context) * tempo) / 60);
 }

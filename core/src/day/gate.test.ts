@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   gateOutcome,
   isCleared,
+  minutesToday,
   NOT_TODAY_SIGNS,
   openQuestions,
   SEE_SOMEONE_SIGNS,
@@ -64,6 +65,18 @@ test.each<[string, Partial<GateAnswers>, readonly ('fresh' | 'heavy' | 'recoveri
   ],
 ])('the gate: %s', (_, answers, chosen, outcome) => {
   expect(gateOutcome({ ...USUAL, ...answers }, chosen)).toMatchObject(outcome);
+});
+
+test.each<[NonNullable<GateAnswers['recovery']>, number, number | undefined]>([
+  ['first-three', 5, 2],
+  ['to-six', 8, 1],
+  ['later', 16, undefined],
+  ['not-ill', 16, undefined],
+])('a routine of 16 minutes after an illness, %s, takes %d', (recovery, minutes, goes) => {
+  const outcome = gateOutcome({ ...USUAL, recovery }, ['recovering']);
+  expect(minutesToday(outcome?.length, 16)).toBe(minutes);
+  expect(minutesToday(outcome?.length, 4)).toBe(recovery === 'to-six' ? 2 : 4);
+  expect(outcome?.length?.goes).toBe(goes);
 });
 
 const ROUGH: GateAnswers = { ...USUAL, voice: 'rough', recovery: 'not-ill' };

@@ -1,13 +1,16 @@
 import { daysBetween, type Condition } from '../voice/index.ts';
-import { NOT_TODAY_SIGNS, SEE_SOMEONE_SIGNS, URGENT_SIGNS, type GateSign } from './gate.data.ts';
+import {
+  AFTER_ILLNESS,
+  NOT_TODAY_SIGNS,
+  SEE_SOMEONE_SIGNS,
+  URGENT_SIGNS,
+  type Allowance,
+  type GateSign,
+  type RecoveryDays,
+  type ShorterDay,
+} from './gate.data.ts';
 
 export type GateLevel = 'urgent' | 'not-today' | 'see-someone' | 'changed' | 'clear';
-
-/** How much of a routine may be sung: all of it, up to modest middle work, or gentle work only. */
-export type Allowance = 'all' | 'middle' | 'gentle';
-
-/** Where a singer stands after an illness; `not-ill` where the roughness has another cause. */
-export type RecoveryDays = 'not-ill' | 'first-three' | 'to-six' | 'later';
 
 /** The answers before a run: three for a usual day, the others where one of the three asks for them. */
 export interface GateAnswers {
@@ -31,6 +34,8 @@ export interface GateOutcome {
   readonly reason?: GateSign | 'pain' | 'voice-gone';
   readonly conditions: readonly Condition[];
   readonly allowance: Allowance;
+  /** How long may be sung at a go, where that is less than usual. */
+  readonly length?: ShorterDay;
   readonly hoursToPerformance?: number;
 }
 
@@ -73,13 +78,6 @@ export function openQuestions(answers: Partial<GateAnswers>, chosen: readonly Co
   ];
 }
 
-const AFTER_ILLNESS: Readonly<Record<RecoveryDays, Allowance>> = {
-  'not-ill': 'all',
-  'first-three': 'gentle',
-  'to-six': 'middle',
-  later: 'all',
-};
-
 /**
  * What the answers lead to; the strictest rule wins.
  *
@@ -115,7 +113,18 @@ export function gateOutcome(
     level: isChanged ? 'changed' : 'clear',
     open: true,
     conditions,
-    allowance: AFTER_ILLNESS[recovery],
+    ...AFTER_ILLNESS[recovery],
     ...near,
   };
+}
+
+/**
+ * Minutes of a routine on a day after an illness.
+ *
+ * @param minutes what it usually takes
+ * @example minutesToday({ mostMinutes: 5, goes: 2 }, 12) // 5
+ */
+export function minutesToday(length: ShorterDay | undefined, minutes: number): number {
+  if (!length) return minutes;
+  return Math.min(minutes * (length.share ?? 1), length.mostMinutes ?? Infinity);
 }

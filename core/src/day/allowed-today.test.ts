@@ -1,7 +1,8 @@
 import { changeRules } from '../limits/index.ts';
 import { shippedExercises, type Exercise } from '../shelf/index.ts';
 import type { VoiceFile } from '../voice/index.ts';
-import { layRoutine, leftOutToday, type DayAllowance, type LaidStep, type RoutineContext } from './index.ts';
+import { layRoutine, type LaidStep, type RoutineContext } from '../routine/index.ts';
+import { leftOutToday, type DayAllowance } from './index.ts';
 
 const shelf = shippedExercises();
 const exercises = new Map(shelf.map((exercise) => [exercise.id, exercise]));

@@ -1,5 +1,5 @@
 import { answerTo, type Exercise } from '../shelf/index.ts';
-import type { RoutineContext } from './routine.types.ts';
+import type { DayContext } from './day.types.ts';
 
 /**
  * Whether work that extends the range has its place: in practice at home, where the school lets a warm-up extend, and
@@ -7,7 +7,7 @@ import type { RoutineContext } from './routine.types.ts';
  */
 export function mayExtend(
   { goals }: Pick<Exercise, 'goals'>,
-  { approach, occasion, voice, goals: wanted = voice.goals }: RoutineContext & { readonly goals?: readonly string[] },
+  { approach, occasion, voice, goals: wanted = voice.goals }: DayContext & { readonly goals?: readonly string[] },
 ): boolean {
   return (
     occasion === 'home' ||
@@ -29,7 +29,7 @@ const LAST_STAGES: ReadonlySet<string> = new Set(['dynamics', 'tone', 'words', '
 /** Whether the sound of a step is judged at all, or only its ease; work on pitch is judged wherever the last stage is. */
 export function judgesSound(
   { stage, goals }: Pick<Exercise, 'stage' | 'goals'>,
-  approach: RoutineContext['approach'],
+  approach: DayContext['approach'],
 ): boolean {
   const answer = answerTo(approach, 'sound-judged');
   return answer === 'always' || (answer === 'last-stage' && (LAST_STAGES.has(stage) || goals.includes('pitch')));
@@ -39,17 +39,17 @@ export function judgesSound(
 const LETS_CRACK = 'cracks=early-then-smooth';
 
 /** Whether a crack is something to answer, or welcome as it is. */
-export function answersCracks({ cues }: Pick<Exercise, 'cues'>, approach: RoutineContext['approach']): boolean {
+export function answersCracks({ cues }: Pick<Exercise, 'cues'>, approach: DayContext['approach']): boolean {
   const answer = answerTo(approach, 'cracks');
   return answer === 'always-smooth' || (answer !== 'invited' && !cues.some((cue) => cue.approach === LETS_CRACK));
 }
 
 /** Whether a ladder goes on to the very limit, landing on it with a last key if need be. */
-export function goesToTheEnd(approach: RoutineContext['approach']): boolean {
+export function goesToTheEnd(approach: DayContext['approach']): boolean {
   return answerTo(approach, 'ladder-top') === 'any-register';
 }
 
 /** Whether the first sign of effort is where a ladder turns; the other schools let it go on to its limit. */
-export function turnsAtEffort(approach: RoutineContext['approach']): boolean {
+export function turnsAtEffort(approach: DayContext['approach']): boolean {
   return answerTo(approach, 'ladder-top') === 'first-effort';
 }

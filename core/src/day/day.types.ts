@@ -1,0 +1,36 @@
+import type { RuleTable } from '../limits/index.ts';
+import type { Approach } from '../shelf/index.ts';
+import type { Condition, Occasion, VoiceFile } from '../voice/index.ts';
+import type { Allowance } from './gate.data.ts';
+import type { RoutineKind } from './kinds.ts';
+
+/** Everything about a student's day that the figures of a routine rest on. */
+export interface DayContext {
+  readonly voice: VoiceFile;
+  readonly conditions: readonly Condition[];
+  readonly occasion: Occasion;
+  /** Left out it is an ordinary routine of its occasion. */
+  readonly kind?: RoutineKind;
+  readonly hoursToPerformance?: number;
+  /** Ids of exercises done lately, which need no long explanation. */
+  readonly known: ReadonlySet<string>;
+  /** The rule table of this student in this studio; left out it is the reference. */
+  readonly rules?: RuleTable;
+  /** How much the gate leaves open today. */
+  readonly allowance?: Allowance;
+  /** Dizziness ended breath work for the day. */
+  readonly breathOff?: boolean;
+  /** Breath holds stay off until the teacher turns them on again. */
+  readonly holdsOff?: boolean;
+  /** Answers of the studio and of this student on what schools differ on; what is left out takes the default. */
+  readonly approach?: Approach;
+  readonly now: string;
+}
+
+/** Why something cannot be sung as it stands; `nearest` is a setting that would mend it. */
+export interface StepProblem {
+  readonly code: string;
+  readonly message: string;
+  readonly remedy: string;
+  readonly nearest?: { readonly setting: string; readonly value: number | string | null };
+}

@@ -1,0 +1,25 @@
+export { asTaught, inOneBreath, isOlderVoice, openingPattern } from './as-taught.ts';
+export { hasWhatItNeeds, isCloseToPerformance, leftOutToday, type DayAllowance } from './allowed-today.ts';
+export {
+  NOT_TODAY_SIGNS,
+  SEE_SOMEONE_SIGNS,
+  URGENT_SIGNS,
+  type Allowance,
+  type GateSign,
+  type RecoveryDays,
+  type ShorterDay,
+} from './gate.data.ts';
+export {
+  gateOutcome,
+  isCleared,
+  minutesToday,
+  openQuestions,
+  type GateAnswers,
+  type GateLevel,
+  type GateOutcome,
+  type GateQuestion,
+} from './gate.ts';
+export { occasionOf, ROUTINE_KINDS, servesGoals, type RoutineKind } from './kinds.ts';
+export { answersCracks, BREATH_SHARES, goesToTheEnd, judgesSound, mayExtend, turnsAtEffort } from './by-approach.ts';
+export type { DayContext, StepProblem } from './day.types.ts';
+export { middleStart, turnedSiren, turnedWork } from './turn-by-condition.ts';
