@@ -197,9 +197,12 @@ test('a step that cannot be done now is swapped for the nearest, with what is ke
   await page.getByRole('option', { name: 'thin walls' }).click();
   const nearest = page.getByRole('menuitem').first();
   await expect(nearest).toContainText(/keeps .*the/);
+  await expect(nearest).toContainText(/\d:\d\d in place of \d:\d\d/);
   const name = ((await nearest.innerText()).split('\n')[0] ?? '').replace(/^1\. /, '');
   await nearest.click();
   await expect.poll(() => names(page)).toContain(name);
+  // What the draft said was said of the exercise before.
+  await expect(page.getByText(/^In place of “.+”, by your hand\./)).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect.poll(() => names(page)).toEqual(before);
 });

@@ -47,7 +47,6 @@ export {
   type SoundingEvent,
 } from './pattern/index.ts';
 export {
-  BELT_CEILINGS,
   beltEvidence,
   CAUTIONS,
   changeLikely,
@@ -93,6 +92,7 @@ export {
 export {
   ageFor,
   beltTopOf,
+  easyBeltTopOf,
   changeRules,
   isRulePath,
   isTooYoungForBelt,

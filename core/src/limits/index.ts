@@ -5,7 +5,7 @@ export { resolveLimits } from './resolve-limits.ts';
 export { RULE_ROWS, type RuleRow, type RuleUnit } from './rule-rows.data.ts';
 export { USUAL_RULES } from './rules.data.ts';
 export { whatWouldChange } from './what-would-change.ts';
-export { ageFor, beltTopOf, isChild, isTooYoungForBelt, mayHaveGrit } from './young.ts';
+export { ageFor, beltTopOf, easyBeltTopOf, isChild, isTooYoungForBelt, mayHaveGrit } from './young.ts';
 export {
   STAGES,
   type ExerciseKind,

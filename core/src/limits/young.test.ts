@@ -1,5 +1,13 @@
 import { writeNote } from '../pitch/index.ts';
-import { beltTopOf, isTooYoungForBelt, mayHaveGrit, resolveLimits, USUAL_RULES, type LimitContext } from './index.ts';
+import {
+  beltTopOf,
+  easyBeltTopOf,
+  isTooYoungForBelt,
+  mayHaveGrit,
+  resolveLimits,
+  USUAL_RULES,
+  type LimitContext,
+} from './index.ts';
 
 type Voice = LimitContext['voice'];
 
@@ -72,4 +80,14 @@ test('a belt ceiling names the row it rests on, or none where the teacher set it
   expect(beltTopOf({ type: 'tenor' }, USUAL_RULES)).toMatchObject({ note: 67, figure: 'belt.tenor' });
   expect(beltTopOf({ type: 'tenor', beltCeiling: 71 }, USUAL_RULES)).toEqual({ note: 71, label: 'belt ceiling' });
   expect(beltTopOf({ type: 'treble', age: 8 }, USUAL_RULES)).toMatchObject({ note: 69 });
+});
+
+test.each([
+  ['a grown tenor', { type: 'tenor' }, 71],
+  ['a soprano of fourteen, at most the speech-like mix of her age', { type: 'soprano', age: 14 }, 69],
+  ['a soprano of seventeen, at most the mix of a teenager', { type: 'soprano', age: 17 }, 71],
+  ['a bass of seventeen keeps the note of his type', { type: 'bass', age: 17 }, 65],
+  ['a changing voice goes by its age alone', { type: 'changing', age: 15 }, 71],
+] as const)('ease never lifts the belt ceiling past the age row: %s', (_, voice, highest) => {
+  expect(easyBeltTopOf(voice, USUAL_RULES)).toBe(highest);
 });

@@ -1,4 +1,4 @@
-import { isAdultType, referenceOf, type Voice } from '../voice/index.ts';
+import { BELT_CEILINGS, isAdultType, referenceOf, type Voice } from '../voice/index.ts';
 import type { RulePath, RuleTable } from './limits.types.ts';
 
 type Singer = Pick<Voice, 'type' | 'age' | 'changingStage'>;
@@ -64,6 +64,12 @@ export function beltTopOf(voice: Singer & Pick<Voice, 'beltCeiling'>, rules: Rul
   const ofAge = ageBelt(ageFor(voice), rules);
   if (own === null || ofAge === null) return own ?? ofAge;
   return ofAge.note < own.note ? ofAge : own;
+}
+
+/** The highest chest-led note this voice may be given once it sings there with ease; `null` where it has none. */
+export function easyBeltTopOf(voice: Singer, rules: RuleTable): number | null {
+  if (!isAdultType(voice.type)) return ageBelt(ageFor(voice), rules)?.note ?? null;
+  return Math.min(BELT_CEILINGS[voice.type].withEase, ageBelt(ageFor(voice), rules)?.note ?? Infinity);
 }
 
 function ageBelt(age: number, { young }: RuleTable): BeltTop | null {

@@ -46,6 +46,15 @@ export type ReferenceTable = Readonly<Record<ReferenceName, ReferenceRange>>;
 
 export const REFERENCE_RANGES: ReferenceTable = ROWS;
 
+/** The usual speaking note of a voice that was neither measured nor asked, MIDI. */
+export const SPEAKING_NOTES: Readonly<Record<ReferenceName, number>> = {
+  ...{ soprano: 58, 'mezzo-soprano': 57, contralto: 54, countertenor: 50 },
+  ...{ tenor: 50, baritone: 47, 'bass-baritone': 45, bass: 43 },
+  ...{ 'treble to 6': 62, 'treble to 9': 61, 'treble to 12': 59 },
+  ...{ first: 57, second: 55, third: 51, new: 48, settling: 47 },
+  ...{ early: 60, peak: 58, 'young-adult': 57 },
+};
+
 /** A treble without an age counts as 7–9, 13 and over as 10–12. */
 export const TREBLES: readonly { readonly toAge: number; readonly name: ReferenceName }[] = [
   { toAge: 6, name: 'treble to 6' },

@@ -1,10 +1,11 @@
 import { VoiceError, type VoiceErrorCode } from '../errors.ts';
-import { referenceOf } from './reference.ts';
+import { referenceNameOf, referenceOf } from './reference.ts';
+import { SPEAKING_NOTES } from './reference-ranges.data.ts';
 import type { PitchRange, Voice, VoiceFile } from './voice.types.ts';
 
 /** The lower edge counts as the turnover, so that a rung that touches the change is already at the bridge. */
 export function voiceOf(file: VoiceFile): Voice {
-  const { bridges, type, age, changingStage, speakingNote, measured } = file;
+  const { bridges, type, age, changingStage, measured } = file;
   const { hardFloor, hardCeiling, beltCeiling, gritAllowed, margin, gaps = [] } = file;
   const closed = [...neverSounded(file), ...gaps];
   return {
@@ -12,7 +13,7 @@ export function voiceOf(file: VoiceFile): Voice {
     ...(age !== undefined && { age }),
     ...(changingStage !== undefined && { changingStage }),
     ...(bridges.length > 0 && { bridges: bridges.map(({ low }) => low).sort((a, b) => a - b) }),
-    ...(speakingNote !== undefined && { speakingNote }),
+    speakingNote: file.speakingNote ?? SPEAKING_NOTES[referenceNameOf(file)],
     ...(measured !== undefined && { measured }),
     ...(hardFloor !== undefined && { hardFloor }),
     ...(hardCeiling !== undefined && { hardCeiling }),

@@ -50,7 +50,12 @@ test('a voice file as the limits and the ladder take it', () => {
       { low: 70, high: 71, kind: 'not-loud' },
     ],
   };
-  expect(voiceOf(file)).toEqual({ type: 'tenor', bridges: [62, 67], closed: [{ low: 60, high: 61 }] });
+  expect(voiceOf(file)).toEqual({
+    type: 'tenor',
+    bridges: [62, 67],
+    speakingNote: 50,
+    closed: [{ low: 60, high: 61 }],
+  });
   expect(neverSounded(file)).toEqual([{ low: 60, high: 61 }]);
 });
 
@@ -188,4 +193,17 @@ test.each([
   ['all of it closed leaves the range as it is', [{ low: 50, high: 90 }], { low: 57, high: 76 }, { low: 55, high: 81 }],
 ])('%s', (_, closed, comfortable, reach) => {
   expect(openRanges({ low: 57, high: 76 }, { low: 55, high: 81 }, closed)).toEqual({ comfortable, reach });
+});
+
+test('a voice that was not asked speaks where its type usually does; what was measured stands over it', () => {
+  const file = (type: VoiceFile['type'], more: Partial<VoiceFile> = {}): VoiceFile => ({
+    ...{ type, style: 'choral', goals: [], bridges: [], avoid: [] },
+    ...more,
+  });
+  const spoken = (['bass', 'tenor', 'mezzo-soprano', 'treble'] as const).map(
+    (type) => voiceOf(file(type)).speakingNote,
+  );
+  expect(spoken).toEqual([43, 50, 57, 61]);
+  expect(voiceOf(file('bass', { speakingNote: 45 })).speakingNote).toBe(45);
+  expect(voiceOf(file('changing', { changingStage: 'new' })).speakingNote).toBe(48);
 });

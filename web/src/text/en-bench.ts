@@ -108,6 +108,7 @@ export const bench = {
     name: 'Draft, minutes and review',
     draft: 'Draft a routine',
     another: 'Another draft',
+    swapped: 'In place of “{{name}}”, by your hand. {{why}}',
     minutes: 'Minutes to fit',
     fitTo_one: 'fit to {{count}} minute',
     fitTo_other: 'fit to {{count}} minutes',
@@ -189,6 +190,8 @@ export const bench = {
     none: 'Nothing near can be sung here today.',
     keeps: 'keeps {{list}}',
     loses: '· loses {{list}}',
+    length: '{{then}} in place of {{now}}',
+    over: '{{time}} over the minutes',
     done: 'swap {{before}} for {{after}}',
     kept: {
       effect: 'the effect',

@@ -159,6 +159,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
               routineId={server.id}
               context={thinking.context}
               sungSteps={sungBefore(laid, chosen.id)}
+              room={settled.minutes * 60 - laid.seconds + chosen.seconds}
               act={act}
             />
             <div>

@@ -51,12 +51,14 @@ interface StepPanelProps {
   readonly routineId: string;
   readonly context: RoutineContext;
   readonly sungSteps: number;
+  /** Seconds the routine has for this step. */
+  readonly room: number;
   readonly act: Dispatch<BenchAction>;
 }
 
 /** The chosen step: what is sung, its keys, and what can be set. */
 export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactElement {
-  const { step, routineId, context, sungSteps, act } = props;
+  const { step, routineId, context, sungSteps, room, act } = props;
   const { t } = useTranslation();
   const { exercise, setUpSeconds, seconds, isNew } = step;
   const [isShared] = useSharedScreen();
@@ -70,6 +72,7 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
         step={step}
         context={context}
         sungSteps={sungSteps}
+        room={room}
         onSwap={(exerciseId, name) => {
           const what = t('bench.swap.done', { before: exercise.name, after: name });
           act({ type: 'patch', what, patches: [{ op: 'swap', stepId: step.id, exerciseId }] });

@@ -11,16 +11,23 @@ import classes from './bench.module.css';
 interface StepReasonsProps {
   readonly step: LaidStep;
   /** What the draft said of it, if it came from one. */
-  readonly said: Pick<DraftedStep, 'reason' | 'passedOver'> | undefined;
+  readonly said: Pick<DraftedStep, 'exerciseId' | 'reason' | 'passedOver'> | undefined;
   readonly shelf: ReadonlyMap<string, Exercise>;
   readonly act: Dispatch<BenchAction>;
 }
 
 /** Why a draft took this step, and on request what it passed over for it. */
-function Drafted({ said, shelf }: Pick<StepReasonsProps, 'said' | 'shelf'>): ReactElement | null {
+function Drafted({ step, said, shelf }: Pick<StepReasonsProps, 'step' | 'said' | 'shelf'>): ReactElement | null {
   const { t } = useTranslation();
   const [isOpen, setOpen] = useState(false);
   if (!said) return null;
+  // Another exercise stands here since: what the draft said was said of the one before it.
+  if (said.exerciseId !== step.exercise.id)
+    return (
+      <p className={classes['drafted']}>
+        {t('bench.think.swapped', { name: shelf.get(said.exerciseId)?.name, why: step.exercise.why })}
+      </p>
+    );
   return (
     <div className={classes['drafted']}>
       <p>{said.reason}</p>
@@ -96,7 +103,7 @@ export const StepReasons = memo(function StepReasons({ step, said, shelf, act }:
   const [isShared] = useSharedScreen();
   return (
     <aside className={classes['reasons']}>
-      <Drafted key={step.id} said={said} shelf={shelf} />
+      <Drafted key={step.id} step={step} said={said} shelf={shelf} />
       {problem && (
         <div className={classes['problem']} role="alert">
           <b>{t('bench.problem')}</b>

@@ -1,14 +1,17 @@
 import { Button, Menu, Select } from '@mantine/core';
 import {
   isSingable,
+  layStep,
   OBSTACLES,
   substitutesFor,
+  type Exercise,
   type LaidStep,
   type Obstacle,
   type RoutineContext,
 } from '@soft-lark/core';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { clockText } from '../../ui/format.ts';
 import classes from './bench.module.css';
 
 interface SwapMenuProps {
@@ -16,11 +19,13 @@ interface SwapMenuProps {
   readonly context: RoutineContext;
   /** Sung steps that come before it. */
   readonly sungSteps: number;
+  /** Seconds a step in this place can take before the routine is over its minutes. */
+  readonly room: number;
   readonly onSwap: (exerciseId: string, name: string) => void;
 }
 
-/** Another exercise in a step's place: the nearest three, with what each keeps and what is lost. */
-export function SwapMenu({ step, context, sungSteps, onSwap }: SwapMenuProps): ReactElement {
+/** Another exercise in a step's place: the nearest three, with what each keeps and loses, and how long it is. */
+export function SwapMenu({ step, context, sungSteps, room, onSwap }: SwapMenuProps): ReactElement {
   const { t } = useTranslation();
   const [obstacle, setObstacle] = useState<Obstacle | null>(null);
   const [isOpen, setOpen] = useState(false);
@@ -34,6 +39,12 @@ export function SwapMenu({ step, context, sungSteps, onSwap }: SwapMenuProps): R
         : [],
     [isOpen, exercise, obstacle, context, sungSteps],
   );
+  const lengthOf = (other: Exercise): string => {
+    const { seconds } = layStep({ id: step.id, exerciseId: other.id, settings: {} }, other, context, sungSteps, 0);
+    const over = seconds - Math.max(room, step.seconds);
+    const length = t('bench.swap.length', { now: clockText(step.seconds), then: clockText(seconds) });
+    return over > 0 ? `${length} · ${t('bench.swap.over', { time: clockText(seconds - room) })}` : length;
+  };
   return (
     <Menu opened={isOpen} onChange={setOpen} width={380} position="bottom-start" closeOnItemClick>
       <Menu.Target>
@@ -72,6 +83,7 @@ export function SwapMenu({ step, context, sungSteps, onSwap }: SwapMenuProps): R
               {lost.length > 0 &&
                 ` ${t('bench.swap.loses', { list: lost.map((one) => t(`bench.swap.kept.${one}`)).join(', ') })}`}
             </small>
+            <small className={classes['keeps']}>{lengthOf(other)}</small>
           </Menu.Item>
         ))}
       </Menu.Dropdown>

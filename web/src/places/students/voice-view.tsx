@@ -86,7 +86,7 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
             <Fact name={t('students.belt')}>
               {belt === null ? t('students.beltNone') : writeNote(belt.note)}{' '}
               {belt !== null && voice.beltCeiling === undefined && <small>{t('students.defaultWord')}</small>}{' '}
-              <BeltLine student={student} />
+              <BeltLine student={student} rules={rules} />
             </Fact>
             <Fact name={t('students.margin')}>{t('students.marginValue', { count: voice.margin ?? 1 })}</Fact>
             <Fact name={t('students.reach')}>
