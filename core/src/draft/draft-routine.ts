@@ -9,6 +9,7 @@ import { shapeOf, stepShape } from './draft-shape.ts';
 import { slotsOf } from './draft-slots.ts';
 import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
 import { bringHome, fillPlace, leastOf, pinnedSteps, withSettings, type Filled, type Pool } from './drafting.ts';
+import { risesLate, withMorningRise } from './morning-rise.ts';
 import { smoothJumps } from './smooth-jumps.ts';
 
 /** Steps in the order of their stages, the lighter and narrower first. */
@@ -62,10 +63,18 @@ function isWanted(exercise: Exercise, { voice, goals = voice.goals, minutes }: D
 
 /** The steps in order, with their overlays, fitted to the minutes; what cannot be sung where it stands is let go. */
 function assemble(filled: readonly Filled[], context: DraftContext, stretch = 1): readonly Filled[] {
-  let steps = smoothJumps(singable(withOverlays(inOrder(filled), context), context), context);
+  const ordered = singable(withOverlays(inOrder(filled), context), context);
+  const risen = withMorningRise(ordered, context);
+  const steps = fitted(risen, context, stretch);
+  return risen === ordered || risesLate(steps, context) ? steps : fitted(ordered, context, stretch);
+}
+
+/** Ordered steps fitted to the minutes, without far jumps. */
+function fitted(ordered: readonly Filled[], context: DraftContext, stretch: number): readonly Filled[] {
+  let steps = smoothJumps(ordered, context);
   for (;;) {
     steps = withCoolDown(steps, context);
-    const fitted = fitRoutine(steps.map(asFixed), context.minutes * 60, context, {
+    const fit = fitRoutine(steps.map(asFixed), context.minutes * 60, context, {
       shapeOf: (exercise) => ({
         ...stepShape(exercise, context, stretch),
         ...(isWanted(exercise, context) && { leastShare: WANTS.leastShare }),
@@ -75,10 +84,10 @@ function assemble(filled: readonly Filled[], context: DraftContext, stretch = 1)
       mayDrop: true,
     });
     const kept = steps.flatMap((step): readonly Filled[] => {
-      const set = fitted.steps.find(({ id }) => id === step.id);
+      const set = fit.steps.find(({ id }) => id === step.id);
       return set ? [{ ...step, settings: set.settings }] : [];
     });
-    const tooMuch = fitted.feasible
+    const tooMuch = fit.feasible
       ? undefined
       : kept.find(({ locked, exercise }) => !locked && exercise.stage !== 'cool');
     const sound = singable(tooMuch ? kept.filter((step) => step !== tooMuch) : kept, context);

@@ -32,6 +32,8 @@ const idsOf = ({ steps }: DraftedRoutine): readonly string[] => steps.map(({ exe
 const stagesOf = (draft: DraftedRoutine): readonly (string | undefined)[] =>
   idsOf(draft).map((id) => exercises.get(id)?.stage);
 
+const medianOf = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0;
+
 test('the same inputs and seed give the same routine, whatever order the shelf is in; another seed a different good one', () => {
   const draft = draftRoutine(contextOf());
   const turned = new Map([...exercises].reverse());
@@ -67,6 +69,35 @@ test.each([1, 2, 3, 4, 5, 6])(
     expect(back).toBeLessThanOrEqual(0.6 * steps.length);
   },
 );
+
+test('a heavy morning begins in the middle, is never higher than the same day fresh, and rises in its last third only', () => {
+  const seeds = Array.from({ length: 20 }, (_, seed) => seed);
+  const figures = (conditions: DraftContext['conditions']) =>
+    seeds.map((seed) => {
+      const context = contextOf({ seed, conditions, known: new Set(exercises.keys()) });
+      const { steps, seconds } = layRoutine(draftRoutine(context).steps, context);
+      const ladders = steps.flatMap(({ laid, ...step }) => (laid?.kind === 'pattern' ? [{ ...step, ...laid }] : []));
+      const tonics = ladders.flatMap(({ ladder }) => ladder.rungs.map(({ tonic }) => tonic));
+      const rising = ladders.filter(
+        ({ exercise, ladder: { rungs } }) =>
+          exercise.stage !== 'cool' && rungs.some(({ tonic }) => tonic > (rungs[0]?.tonic ?? 0)),
+      );
+      const [first] = ladders;
+      return {
+        median: medianOf(tonics),
+        top: first?.highest ?? 0,
+        firstRung: (first?.ladder.rungs[0]?.tonic ?? 0) + (first?.pattern.high ?? 0),
+        rises: rising.map(({ startsAt }) => startsAt / seconds),
+      };
+    });
+  const [heavy, fresh] = [figures(['heavy']), figures([])];
+  expect(medianOf(heavy.map(({ median }) => median))).toBeLessThanOrEqual(medianOf(fresh.map(({ median }) => median)));
+  expect(medianOf(heavy.map(({ top }) => top))).toBeLessThanOrEqual(medianOf(fresh.map(({ top }) => top)));
+  const middle = ((MEZZO.measured?.low ?? 0) + (MEZZO.measured?.high ?? 0)) / 2;
+  for (const { firstRung } of heavy) expect(firstRung).toBeLessThanOrEqual(middle + 2);
+  expect(heavy.flatMap(({ rises }) => rises).filter((share) => share < 0.66)).toEqual([]);
+  expect(heavy.filter(({ rises }) => rises.length > 0).length).toBeGreaterThan(5);
+});
 
 test('every step has its reason; goals of the voice are served; what was passed over is named', () => {
   const { steps } = draftRoutine(contextOf());

@@ -51,7 +51,8 @@ function remediesFor(pair: Pair): readonly { readonly id: string; readonly setti
   ];
 }
 
-function isGood({ laid, exercise, problem }: LaidStep): boolean {
+/** Whether a step can be sung, and has the keys a step of its stage should. */
+export function isGood({ laid, exercise, problem }: LaidStep): boolean {
   return !problem && (laid?.kind !== 'pattern' || outwardKeys({ laid }) >= leastKeys(exercise.stage));
 }
 

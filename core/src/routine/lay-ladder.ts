@@ -48,8 +48,9 @@ export function layLadder(
   const voice = voiceOf(context.voice);
   const { floor, ceiling } = limits;
   const proposal = proposeStart({ pattern, floor, ceiling, placement: work.placement, voice });
-  const highest = work === written ? null : middleStart(context, baseOf(limits), pattern.high);
   const travel = settings.travel ?? work.travel;
+  const isFromAbove = work !== written || travel.startsWith('fall');
+  const highest = isFromAbove ? middleStart(context, baseOf(limits), pattern.high) : null;
   const step = settings.step ?? work.step;
   const proposed = Math.max(floor - pattern.low, Math.min(proposal?.start ?? floor, highest ?? Infinity));
   const maxKeys = settings.maxKeys ?? work.mostKeys;
