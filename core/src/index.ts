@@ -112,6 +112,7 @@ export {
   type Limits,
   type RuleChanges,
   type RuleName,
+  type RuleGroup,
   type RulePath,
   type RuleRow,
   type RuleTable,

@@ -1,6 +1,6 @@
-import { optionsOf, type StepOption, type StepSettings } from '../routine/index.ts';
+import { coolDownSeconds, optionsOf, type StepOption, type StepSettings } from '../routine/index.ts';
 import { isSungWork } from '../shelf/index.ts';
-import { coolDownSeconds, stepShape } from './draft-shape.ts';
+import { stepShape } from './draft-shape.ts';
 import type { DraftContext } from './draft.types.ts';
 import { fillPlace, leastOf, type Filled, type Pool } from './drafting.ts';
 
@@ -17,7 +17,7 @@ export function withCoolDown(steps: readonly Filled[], context: DraftContext): r
   const mostLoad = Math.max(0, ...steps.map(({ exercise }) => exercise.load));
   const free = steps.filter((step) => step.exercise.stage === 'cool' && !(step.locked ?? false));
   const sung = steps.filter(({ exercise }) => isSungWork(exercise)).length;
-  let left = coolDownSeconds(context.minutes, mostLoad);
+  let left = coolDownSeconds(context.minutes, mostLoad, context.rules);
   const lengths = new Map<string, StepSettings>();
   for (const [index, step] of free.entries()) {
     const options = coolDownOptions(step, context, sung);
@@ -52,7 +52,7 @@ const MOST_COOL_DOWNS = 5;
 export function withMoreCoolDown(filled: readonly Filled[], pool: Pool): readonly Filled[] {
   const { context } = pool;
   if (context.kind === 'cool-down' || context.minutes < SHORTEST_WITH_COOL_DOWN) return filled;
-  const wanted = coolDownSeconds(context.minutes, 0) - COOL_DOWN_SLACK;
+  const wanted = coolDownSeconds(context.minutes, 0, context.rules) - COOL_DOWN_SLACK;
   let all = filled;
   for (let count = 1; count < MOST_COOL_DOWNS; count += 1) {
     const cool = all.filter(({ exercise }) => exercise.stage === 'cool');

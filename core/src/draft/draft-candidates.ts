@@ -1,10 +1,10 @@
 import { asTaught, isCloseToPerformance, leftOutToday, mayExtend } from '../day/index.ts';
+import { USUAL_RULES } from '../limits/index.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { againstSchool, isForVoice, isNoLouder, isSungWork, obstacleTo, type Exercise } from '../shelf/index.ts';
 import type { Obstacle } from '../voice/index.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
-import { ANOTHER } from './draft-shape.data.ts';
 import type { DraftContext, PassedOver } from './draft.types.ts';
 
 /** What one exercise has to say for itself at a place of the draft. */
@@ -87,8 +87,11 @@ interface Sorted {
 }
 
 /** Lets go what another draft puts something else for, where its stage has something else. */
-function withChange({ eligible, leftOut }: Sorted, { instead = [], pinned = [] }: DraftContext): Sorted {
-  const count = Math.ceil((instead.length + pinned.length) * ANOTHER.share);
+function withChange(
+  { eligible, leftOut }: Sorted,
+  { instead = [], pinned = [], rules = USUAL_RULES }: DraftContext,
+): Sorted {
+  const count = Math.ceil((instead.length + pinned.length) * rules.draft.another);
   const isBefore = ({ exercise }: Eligible): boolean => instead.includes(exercise.id);
   const others = new Set(eligible.filter((one) => !isBefore(one)).map(({ exercise }) => exercise.stage));
   const going = eligible

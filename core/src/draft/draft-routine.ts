@@ -1,10 +1,10 @@
-import { STAGES, type Stage } from '../limits/index.ts';
+import { STAGES, USUAL_RULES, type Stage } from '../limits/index.ts';
 import { fitRoutine, layRoutine, reviewRoutine } from '../routine/index.ts';
 import { overlayFor, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
 import { withCoolDown, withMoreCoolDown } from './cool-down.ts';
 import { sortOut, type Eligible } from './draft-candidates.ts';
 import { GOAL_OVERLAYS, type DraftSlot } from './draft-plan.data.ts';
-import { CONTINUITY, WANTS } from './draft-shape.data.ts';
+import { POOR_EASE, WANTS } from './draft-shape.data.ts';
 import { shapeOf, stepShape } from './draft-shape.ts';
 import { slotsOf } from './draft-slots.ts';
 import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
@@ -213,12 +213,12 @@ function comingBack(context: DraftContext, eligible: readonly Eligible[]): reado
   const { wanted } = shapeOf(context);
   const easier = (id: string): string | undefined =>
     context.exercises.get(id)?.relatives.find((relative) => relative.as === 'easier')?.id;
-  const isPoor = (id: string): boolean => (context.ease?.get(id) ?? 5) <= CONTINUITY.poorEase;
+  const isPoor = (id: string): boolean => (context.ease?.get(id) ?? 5) <= POOR_EASE;
   const ids = last.map((id) => (isPoor(id) ? easier(id) : id)).filter((id) => id !== undefined && may.has(id));
   return [...new Set(ids)]
     .flatMap((id) => may.get(id ?? '') ?? [])
     .sort((a, b) => b.chance - a.chance)
-    .slice(0, Math.round(Math.min(wanted, last.length) * CONTINUITY.share))
+    .slice(0, Math.round(Math.min(wanted, last.length) * (context.rules ?? USUAL_RULES).draft.comesBack))
     .map(({ exercise: { id, stage } }) => ({ stage, only: id }));
 }
 

@@ -1,5 +1,5 @@
 import { RuleError } from '../errors.ts';
-import type { RulePath, RuleTable } from './limits.types.ts';
+import { DRAFT_LENGTHS, type RulePath, type RuleTable } from './limits.types.ts';
 import { RANGE_ROWS, RANGES_IN_ORDER } from './range-rows.ts';
 import { RULE_ROWS, type RuleRow } from './rule-rows.data.ts';
 import { USUAL_RULES } from './rules.data.ts';
@@ -64,6 +64,7 @@ const IN_ORDER: readonly (readonly [RulePath, RulePath])[] = [
   ['young.speechMixUnder', 'young.grownFrom'],
   ['young.speechMixTop', 'young.mixTop'],
   ['young.noGritUnder', 'young.grownFrom'],
+  ...DRAFT_LENGTHS.map((minutes) => [`draftLeast.${minutes}`, `draftMost.${minutes}`] as const),
   ...RANGES_IN_ORDER,
 ];
 

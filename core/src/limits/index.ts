@@ -7,11 +7,14 @@ export { USUAL_RULES } from './rules.data.ts';
 export { whatWouldChange } from './what-would-change.ts';
 export { ageFor, beltTopOf, easyBeltTopOf, isChild, isTooYoungForBelt, mayHaveGrit } from './young.ts';
 export {
+  DRAFT_LENGTHS,
   STAGES,
+  type DraftLength,
   type ExerciseKind,
   type LedgerEntry,
   type LimitContext,
   type Limits,
+  type RuleGroup,
   type RuleName,
   type RulePath,
   type RuleTable,

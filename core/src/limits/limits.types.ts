@@ -30,6 +30,10 @@ export const STAGES = [
 export type Stage = (typeof STAGES)[number];
 export type ExerciseKind = 'pattern' | 'siren' | 'breath' | 'timed' | 'spoken';
 
+/** Minutes from which a row of the shape of a warm-up holds. */
+export const DRAFT_LENGTHS = ['3', '5', '8', '10', '12', '15', '20', '30', '45'] as const;
+export type DraftLength = (typeof DRAFT_LENGTHS)[number];
+
 /** The numbers the limits rest on. Semitones, MIDI notes, hours, years, steps, degrees of resistance; shares of the range or the tempo. */
 export interface RuleTable {
   readonly source: string;
@@ -49,7 +53,8 @@ export interface RuleTable {
   readonly extension: { readonly overTop: number; readonly afterSungSteps: number };
   /** Highest chest-led note by default, MIDI. */
   readonly belt: Readonly<Record<AdultType, number>>;
-  readonly grit: { readonly keepsOff: number };
+  /** Semitones that grit keeps off both ends, and the days until it comes again. */
+  readonly grit: { readonly keepsOff: number; readonly everyDays: number };
   /** First sung steps, and how far below the comfortable top occluded ladders stay in them. */
   readonly opening: { readonly sungSteps: number; readonly occludedBelowTop: number };
   /** Ages in years, tops as MIDI notes. */
@@ -63,6 +68,25 @@ export interface RuleTable {
   /** The longest stretch without a rest, seconds: a child, a beginner or an older voice, usual; and the share of it while recovering. */
   readonly breath: Readonly<Record<'child' | 'beginner' | 'usual' | 'recoveringShare', number>>;
   readonly older: { readonly from: number; readonly tempoShare: number; readonly firstSpan: number };
+  /** Exercises of a warm-up of so many minutes, at least and at most. */
+  readonly draftLeast: Readonly<Record<DraftLength, number>>;
+  readonly draftMost: Readonly<Record<DraftLength, number>>;
+  /** How a warm-up is shaped: shares of its minutes or of its exercises, and seconds. */
+  readonly draft: Readonly<
+    Record<
+      | 'coolDownShare'
+      | 'coolDownLeast'
+      | 'coolDownShort'
+      | 'coolDownAfterHeavy'
+      | 'explainFirst'
+      | 'explainShort'
+      | 'explainLater'
+      | 'comesBack'
+      | 'another'
+      | 'childMost',
+      number
+    >
+  >;
   /** What a voice starts from before anything was measured, and the caps of the young. */
   readonly ranges: ReferenceTable;
 }
@@ -73,6 +97,9 @@ type Figures<T> = {
 
 /** The address of one figure in the rule table, such as `condition.tired`. */
 export type RulePath = Figures<Omit<RuleTable, 'source' | 'changed' | 'ranges'>> | RangePath;
+
+/** The part of the rule table a row belongs to. */
+export type RuleGroup = Exclude<RulePath, RangePath> extends `${infer Group}.${string}` ? Group : never;
 
 /** The address of one figure of the reference ranges, such as `ranges.tenor.usual.high`. */
 export type RangePath =

@@ -1,7 +1,8 @@
 // Source: usual teaching reference, schools differ. What each figure of the rule table is, and between what it may be set.
-import type { RulePath } from './limits.types.ts';
+import { DRAFT_LENGTHS, type RulePath } from './limits.types.ts';
 
-export type RuleUnit = 'semitones' | 'note' | 'hours' | 'years' | 'steps' | 'share' | 'of four' | 'seconds';
+export type RuleUnit =
+  'semitones' | 'note' | 'hours' | 'years' | 'steps' | 'share' | 'of four' | 'seconds' | 'days' | 'exercises';
 
 /** One row a teacher can change. */
 export interface RuleRow {
@@ -64,6 +65,7 @@ export const RULE_ROWS: readonly RuleRow[] = [
   row('belt.bass-baritone', 'note', 52, 70, 'Belt ceiling, bass-baritone'),
   row('belt.bass', 'note', 50, 68, 'Belt ceiling, bass'),
   row('grit.keepsOff', 'semitones', 2, 9, 'Grit keeps off both ends by'),
+  row('grit.everyDays', 'days', 1, 14, 'Grit: days until it comes again (2: every other day)'),
   row('young.teenFrom', 'years', 11, 14, 'A child’s caps end and a teenager’s begin at'),
   row('young.grownFrom', 'years', 18, 21, 'Grown up from'),
   row('young.noBeltUnder', 'years', 12, 18, 'No belt under'),
@@ -79,4 +81,20 @@ export const RULE_ROWS: readonly RuleRow[] = [
   row('older.from', 'years', 50, 80, 'Older voice from'),
   row('older.firstSpan', 'semitones', 4, 24, 'Older voice: first sung steps no wider than'),
   row('older.tempoShare', 'share', 0.6, 1, 'Older voice: share of the usual tempo'),
+  ...DRAFT_LENGTHS.map((minutes) =>
+    row(`draftLeast.${minutes}`, 'exercises', 1, 20, `Exercises at least, from ${minutes} minutes on`),
+  ),
+  ...DRAFT_LENGTHS.map((minutes) =>
+    row(`draftMost.${minutes}`, 'exercises', 2, 30, `Exercises at most, from ${minutes} minutes on`),
+  ),
+  row('draft.coolDownShare', 'share', 0.05, 0.4, 'Cool-down: share of the minutes'),
+  row('draft.coolDownLeast', 'seconds', 20, 300, 'Cool-down: at least'),
+  row('draft.coolDownShort', 'seconds', 10, 120, 'Cool-down in five minutes and less: at least'),
+  row('draft.coolDownAfterHeavy', 'seconds', 60, 480, 'Cool-down after heavy work'),
+  row('draft.explainFirst', 'share', 0.05, 0.5, 'First lesson: share of the minutes for explaining'),
+  row('draft.explainShort', 'share', 0.05, 0.5, 'First lesson of five minutes and less: the same'),
+  row('draft.explainLater', 'share', 0.02, 0.3, 'Later: share of the minutes for explaining'),
+  row('draft.comesBack', 'share', 0, 1, 'Share of the exercises that comes back next time'),
+  row('draft.another', 'share', 0.2, 1, 'Another draft: share of the exercises that is new'),
+  row('draft.childMost', 'seconds', 30, 240, 'A child: no exercise longer than'),
 ];

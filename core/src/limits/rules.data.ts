@@ -23,7 +23,7 @@ export const USUAL_RULES: RuleTable = {
     'bass-baritone': BELT_CEILINGS['bass-baritone'].usual,
     bass: BELT_CEILINGS.bass.usual,
   },
-  grit: { keepsOff: 4 },
+  grit: { keepsOff: 4, everyDays: 2 },
   opening: { sungSteps: 2, occludedBelowTop: 2 },
   young: {
     teenFrom: 13,
@@ -37,5 +37,20 @@ export const USUAL_RULES: RuleTable = {
   changing: { pastMiddle: 0 },
   breath: { child: 5, beginner: 7, usual: 9, recoveringShare: 0.6 },
   older: { from: 65, tempoShare: 0.9, firstSpan: 9 },
+  // House reading of usual practice: few things, done through the voice, that come back.
+  draftLeast: { 3: 3, 5: 4, 8: 5, 10: 6, 12: 7, 15: 8, 20: 10, 30: 12, 45: 16 },
+  draftMost: { 3: 3, 5: 5, 8: 6, 10: 8, 12: 9, 15: 10, 20: 12, 30: 16, 45: 20 },
+  draft: {
+    coolDownShare: 0.15,
+    coolDownLeast: 60,
+    coolDownShort: 45,
+    coolDownAfterHeavy: 180,
+    explainFirst: 0.25,
+    explainShort: 1 / 3,
+    explainLater: 0.12,
+    comesBack: 0.75,
+    another: 0.4,
+    childMost: 120,
+  },
   ranges: REFERENCE_RANGES,
 };

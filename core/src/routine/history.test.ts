@@ -77,3 +77,13 @@ test.each<[string, PastRun, number]>([
 ])('ease: %s', (_, one, ease) => {
   expect(history(one).ease?.get('thirds')).toBe(ease);
 });
+
+test('days since grit are counted from any work with grit, and from nothing else', () => {
+  expect(history(run('2026-11-20', ['up-and-down-five'])).daysSinceGrit).toBeUndefined();
+  const since = history(
+    run('2026-11-18', ['light-grit-on-a-short-call']),
+    run('2026-11-23', ['creak-swell', 'falling-hum']),
+    run(TODAY, ['idle-creak']),
+  );
+  expect(since.daysSinceGrit).toBe(2);
+});

@@ -34,6 +34,8 @@ export interface StudentHistory {
   readonly weekMinutes?: number;
   readonly usualWeekMinutes?: number;
   readonly daysSinceAnythingNew?: number;
+  /** Days since grit was sung; none where it never was. */
+  readonly daysSinceGrit?: number;
   /** Exercises that were never done well at the setting they still have. */
   readonly stuck?: ReadonlySet<string>;
   /** How easily each exercise went lately, 1–5. */
@@ -134,11 +136,15 @@ export function historyOf(
       met.add(exerciseId);
       lastNew = date;
     }
+  const lastGrit = [...runs]
+    .reverse()
+    .find((run) => run.exercises.some(({ exerciseId }) => exercises.get(exerciseId)?.grit));
   const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
   return {
     weekMinutes: minutesOf(within(0, WEEK), exercises),
     ...(hasFourWeeks && { usualWeekMinutes: minutesOf(before, exercises) / WEEKS_BEFORE }),
     daysSinceAnythingNew: daysBetween(lastNew, today),
+    ...(lastGrit && { daysSinceGrit: ago(lastGrit) }),
     stuck: stuckIn(byExercise(runs, (_, past) => past)),
     ease: new Map([...byExercise(runs, easeOf)].map(([id, values]) => [id, mean(values.slice(-STUCK_RUNS))])),
   };

@@ -33,6 +33,7 @@ export {
   type SetUpTimes,
   type StepSettings,
 } from './routine.types.ts';
+export { coolDownSeconds, shapeFor, type RoutineShape } from './shape.ts';
 export { leastKeys } from './least-keys.data.ts';
 export {
   lengthRange,

@@ -1,4 +1,11 @@
-import { isPossibleWith, relativeThatFits, shippedExercises, substitutesFor, type Exercise } from './index.ts';
+import {
+  isPossibleWith,
+  isSungWork,
+  relativeThatFits,
+  shippedExercises,
+  substitutesFor,
+  type Exercise,
+} from './index.ts';
 import { OBSTACLES, type Obstacle } from '../voice/index.ts';
 
 const shelf = shippedExercises();
@@ -39,6 +46,34 @@ test('what the student knows comes before what is new, and what is lost is said'
   expect(first?.exercise.id).toBe('tongue-trill-on-five');
   expect(first?.kept).toEqual(expect.arrayContaining(['effect', 'pattern', 'known']));
   expect(first?.lost).toEqual(['words']);
+});
+
+test.each([
+  [
+    'grit is answered with creak and clean calls, not with a sigh',
+    'creak-swell',
+    'idle-creak',
+    ['sigh-to-speech', 'long-hiss'],
+  ],
+  [
+    'a climbing creak with a gliding one, not with breath or a trill',
+    'creak-that-climbs',
+    'creak-that-glides',
+    ['light-panting', 'lip-trill-octave'],
+  ],
+  ['a gull with a glide, not with quick breaths', 'gull-over-the-lock', 'hum-glides', ['light-panting']],
+])('a substitute makes sense for its exercise: %s', (_, id, first, never) => {
+  const optedIn = shelf.map((one) => (one.id === first ? { ...one, optIn: false } : one));
+  const found = substitutesFor(named(id), null, optedIn).map(({ exercise }) => exercise.id);
+  expect(found).toContain(first);
+  for (const other of never) expect(found).not.toContain(other);
+});
+
+test('voice stands in for voice while there is any, on the whole shelf', () => {
+  for (const exercise of shelf.filter(isSungWork)) {
+    const kinds = substitutesFor(exercise, null, shelf).map(({ exercise: other }) => isSungWork(other));
+    expect([exercise.id, ...kinds.slice(0, kinds.lastIndexOf(true) + 1)]).not.toContain(false);
+  }
 });
 
 test('what this voice cannot sing today is passed over', () => {

@@ -1,7 +1,7 @@
 import { parsePattern, formatPattern } from '../pattern/index.ts';
 import type { Obstacle, VoiceFile } from '../voice/index.ts';
 import type { Exercise } from './exercise.schema.ts';
-import { isNoLouder } from './pattern-of.ts';
+import { isNoLouder, isSungWork } from './pattern-of.ts';
 
 /** Source: house ranking of what a substitute should keep, the weightiest first. */
 const WEIGHTS = { effect: 4, pattern: 2, noMoreEffort: 2, known: 1, noLouder: 1 } as const;
@@ -55,8 +55,12 @@ function tuneOf({ work }: Exercise): string | null {
   return work.kind === 'pattern' ? formatPattern(parsePattern(work.pattern, { mode: work.mode })) : null;
 }
 
+/** Play is a manner, not an end: what an exercise is there for is its first other goal. */
+const MANNER = 'play';
+
 /** Whether two serve the same end: the first goal of an exercise is what it is there for, the others are by the way. */
-function servesTheSame({ goals: [main] }: Exercise, other: Exercise): boolean {
+function servesTheSame({ goals }: Exercise, other: Exercise): boolean {
+  const main = goals.find((goal) => goal !== MANNER);
   return main !== undefined && other.goals.includes(main);
 }
 
@@ -77,8 +81,8 @@ function keeps(original: Exercise, other: Exercise, known: ReadonlySet<string>):
 
 /**
  * The nearest relatives of an exercise that can be done in spite of an obstacle: same effect (4), same pattern (2), no
- * more effort (2), known already (1), no louder (1). Never a more intense one; relatives the exercise names itself come
- * first of equals.
+ * more effort (2), known already (1), no louder (1). Never a more intense one; voice stands in for voice before anything
+ * silent does, and relatives the exercise names itself come first of equals.
  *
  * @param known ids of exercises the student has done
  * @param isSingable whether it can be sung at all by this voice today
@@ -94,6 +98,7 @@ export function substitutesFor(
   const named = new Set(
     exercise.relatives.filter(({ when }) => when === undefined || when === obstacle).map(({ id }) => id),
   );
+  const isAlike = (other: Exercise): boolean => isSungWork(other) || !isSungWork(exercise);
   return shelf
     .filter((other) => other.id !== exercise.id && !other.optIn && other.load <= exercise.load)
     .filter((other) => isNear(exercise, other) || named.has(other.id))
@@ -112,7 +117,12 @@ export function substitutesFor(
         lost: names.filter((name) => !kept[name] && name !== 'known'),
       };
     })
-    .sort((a, b) => b.rank - a.rank || Number(named.has(b.exercise.id)) - Number(named.has(a.exercise.id)))
+    .sort(
+      (a, b) =>
+        Number(isAlike(b.exercise)) - Number(isAlike(a.exercise)) ||
+        b.rank - a.rank ||
+        Number(named.has(b.exercise.id)) - Number(named.has(a.exercise.id)),
+    )
     .filter(({ exercise: other }) => isSingable(other))
     .slice(0, 3);
 }

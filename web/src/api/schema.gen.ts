@@ -1063,6 +1063,7 @@ export interface components {
             weekMinutes?: number;
             usualWeekMinutes?: number;
             daysSinceAnythingNew?: number;
+            daysSinceGrit?: number;
             stuck: string[];
             ease: components["schemas"]["ExerciseEaseDto"][];
         };
@@ -1192,7 +1193,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            rule: "over-budget" | "under-budget" | "cannot-be-sung" | "over-todays-limit" | "first-step" | "load-jump" | "no-occluded" | "little-occluded" | "needs-first" | "left-high" | "nothing-comes-down" | "no-cool-down" | "early-peak" | "same-purpose" | "key-jump" | "other-voices" | "fast-breaths" | "avoid-zone" | "old-check" | "estimated" | "extends-before-performance" | "new-before-performance" | "song-top" | "song-run" | "goal-untouched" | "load-above-usual" | "nothing-new" | "stuck" | "out-of-order" | "twice-the-same" | "contradiction" | "breath-share" | "extends" | "other-school";
+            rule: "over-budget" | "under-budget" | "many-exercises" | "much-explaining" | "short-cool-down" | "few-keys" | "glide-over-gap" | "cannot-be-sung" | "over-todays-limit" | "first-step" | "load-jump" | "no-occluded" | "little-occluded" | "needs-first" | "left-high" | "nothing-comes-down" | "no-cool-down" | "early-peak" | "same-purpose" | "key-jump" | "other-voices" | "fast-breaths" | "avoid-zone" | "old-check" | "estimated" | "extends-before-performance" | "new-before-performance" | "song-top" | "song-run" | "goal-untouched" | "load-above-usual" | "nothing-new" | "stuck" | "out-of-order" | "twice-the-same" | "contradiction" | "breath-share" | "extends" | "other-school";
             reason: string;
             /** Format: uuid */
             studentId?: string;

@@ -1,5 +1,5 @@
 import { Button, NumberInput, Table } from '@mantine/core';
-import { RULE_ROWS, ruleFigure, type RuleChanges, type RuleRow, type RuleTable } from '@soft-lark/core';
+import { RULE_ROWS, ruleFigure, type RuleChanges, type RuleGroup, type RuleRow, type RuleTable } from '@soft-lark/core';
 import { Fragment, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from './note-field.tsx';
@@ -47,8 +47,8 @@ interface RuleFieldProps {
   readonly onSet: (value: number) => void;
 }
 
-function groupOf(row: RuleRow | undefined): string {
-  return row?.path.split('.')[0] ?? '';
+function groupOf(row: RuleRow | undefined): RuleGroup | undefined {
+  return row?.path.split('.')[0] as RuleGroup | undefined;
 }
 
 /** The rule table: every figure with what it was before, its source, and a way back to the reference. */
@@ -72,10 +72,10 @@ export function RuleEditor({ changes, below, onChange }: RuleEditorProps): React
           const isFirst = index === 0 || groupOf(RULE_ROWS[index - 1]) !== group;
           return (
             <Fragment key={row.path}>
-              {isFirst && (
+              {isFirst && group && (
                 <Table.Tr>
                   <Table.Td colSpan={5} className={classes['ruleGroup'] ?? ''}>
-                    {t(`settings.groups.${group as 'margin'}`)}
+                    {t(`settings.groups.${group}`)}
                   </Table.Td>
                 </Table.Tr>
               )}

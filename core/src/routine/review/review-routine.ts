@@ -2,6 +2,7 @@ import { isSungWork } from '../../shelf/index.ts';
 import { layRoutine } from '../lay-routine.ts';
 import type { Finding, ReviewContext, Reviewed, Said, Severity } from './finding.types.ts';
 import { MINUTE_RULES } from './minute-rules.ts';
+import { PROPORTION_RULES } from './proportion-rules.ts';
 import { REVIEW_SOURCES } from './review.data.ts';
 import { SCHOOL_RULES } from './school-rules.ts';
 import { SHAPE_RULES } from './shape-rules.ts';
@@ -9,7 +10,15 @@ import { TIME_RULES } from './time-rules.ts';
 import { VOICE_RULES } from './voice-rules.ts';
 import { WISH_RULES } from './wish-rules.ts';
 
-const RULES = [...VOICE_RULES, ...MINUTE_RULES, ...TIME_RULES, ...SHAPE_RULES, ...WISH_RULES, ...SCHOOL_RULES];
+const RULES = [
+  ...VOICE_RULES,
+  ...MINUTE_RULES,
+  ...PROPORTION_RULES,
+  ...TIME_RULES,
+  ...SHAPE_RULES,
+  ...WISH_RULES,
+  ...SCHOOL_RULES,
+];
 const WEIGHT: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 };
 
 /** Rules whose findings stop: they are cautions, and nobody mutes them. */

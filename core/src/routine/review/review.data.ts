@@ -3,6 +3,9 @@
 /** Figures of the review that teachers may disagree on. Minutes, shares, semitones, days, levels of load. */
 export const REVIEW_FIGURES = {
   underBudgetShare: 0.9,
+  /** House choice: how many times the usual is far from it; and how many times shorter a cool-down. */
+  farFromShape: 1.25,
+  farFromCoolDown: 2,
   occludedMinutes: 3,
   occludedMinutesTiredOrOlder: 5,
   /** Of a short routine no more than this share is asked for. */
@@ -30,6 +33,12 @@ export const REVIEW_FIGURES = {
 export const REVIEW_SOURCES = {
   'over-budget': 'The minutes of the routine.',
   'under-budget': 'The minutes of the routine.',
+  'many-exercises': 'House reading of usual practice: few things, done through the voice; the rule table.',
+  'much-explaining': 'House reading of usual practice: a quarter of a first lesson, a tenth later; the rule table.',
+  'short-cool-down':
+    'House reading of usual practice: a seventh of the minutes, more after heavy work; the rule table.',
+  'few-keys': 'House reading of usual practice: five keys outward, three where colour is worked on.',
+  'glide-over-gap': 'The gaps found in the range check; they bind every note that is held.',
   'cannot-be-sung': 'The limits of this voice today; each line of them is in the ledger.',
   caution: 'The cautions page and what is on file; this is never muted.',
   'over-todays-limit': 'The limits of this voice today; your own note stands over them.',

@@ -1,3 +1,4 @@
+import { USUAL_RULES } from '../../limits/index.ts';
 import { isSounding } from '../../pattern/index.ts';
 import { isForVoice, isHeavyAt, isLoudAt } from '../../shelf/index.ts';
 import type { AvoidZone } from '../../voice/index.ts';
@@ -5,12 +6,14 @@ import { writeNote } from '../../pitch/index.ts';
 import { isSung } from '../lay-step.ts';
 import type { LaidStep } from '../routine.types.ts';
 import { removeFix, swapFix } from './find-relative.ts';
-import type { Fix, Rule, Said } from './finding.types.ts';
+import type { Fix, ReviewContext, Rule, Said } from './finding.types.ts';
 
 /** Problems of a step that are cautions, not keys. */
 const CAUTION_CODES: ReadonlySet<string> = new Set([
   'CAUTION_ON_FILE',
   'NOT_FOR_YOUNG_VOICES',
+  'NOT_UNDER_AGE',
+  'NOT_ON_SUCH_A_DAY',
   'OFF_WHILE_RECOVERING',
   'BREATH_OFF_TODAY',
   'HOLDS_OFF',
@@ -95,6 +98,14 @@ const needs: Rule = ({ steps, context }) =>
     ];
   });
 
+/** Why there is no grit here today; `null` where there may be. */
+function whyNoGrit({ conditions, history, rules = USUAL_RULES }: ReviewContext, isWarm: boolean): string | null {
+  if (conditions.includes('tired')) return 'on a tired voice';
+  if ((history?.daysSinceGrit ?? Infinity) < rules.grit.everyDays)
+    return history?.daysSinceGrit === 0 ? 'for the second time today' : 'again before the voice had its day of rest';
+  return isWarm ? null : 'before the middle of the voice is warm';
+}
+
 const grit: Rule = ({ steps, context }) =>
   steps.flatMap(({ id, exercise, problem }, index): readonly Said[] => {
     if (!exercise.grit || problem) return [];
@@ -104,9 +115,8 @@ const grit: Rule = ({ steps, context }) =>
         (step) =>
           step.laid?.kind === 'pattern' && (step.exercise.stage === 'middle' || step.exercise.stage === 'registers'),
       );
-    const isTired = context.conditions.includes('tired');
-    if (isWarm && !isTired) return [];
-    const why = isTired ? 'on a tired voice' : 'before the middle of the voice is warm';
+    const why = whyNoGrit(context, isWarm);
+    if (why === null) return [];
     return [
       {
         rule: 'grit',
@@ -193,5 +203,24 @@ const zones: Rule = ({ steps, context }) =>
       }));
   });
 
+/** A glide may pass what a range check found missing; it says so, because nothing is held there. */
+const glides: Rule = ({ sung, context }) =>
+  sung.flatMap(({ id, exercise, laid, lowest, highest }): readonly Said[] => {
+    if (laid?.kind !== 'siren' || lowest === null || highest === null) return [];
+    const passed = (context.voice.gaps ?? []).filter(({ low, high }) => low > lowest && high < highest);
+    if (passed.length === 0) return [];
+    const notes = passed.map(({ low, high }) =>
+      low === high ? writeNote(low) : `${writeNote(low)} to ${writeNote(high)}`,
+    );
+    return [
+      {
+        rule: 'glide-over-gap',
+        severity: 'note',
+        stepId: id,
+        message: `“${exercise.name}” glides through ${notes.join(' and ')}, which this voice does not hold; it may jump or go silent there.`,
+      },
+    ];
+  });
+
 /** Rules on what this voice may do today. */
-export const VOICE_RULES: readonly Rule[] = [problems, ownTop, needs, grit, otherVoices, fastBreaths, zones];
+export const VOICE_RULES: readonly Rule[] = [problems, ownTop, needs, grit, otherVoices, fastBreaths, zones, glides];

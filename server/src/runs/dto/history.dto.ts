@@ -22,6 +22,9 @@ export class HistoryDto {
   @ApiPropertyOptional({ type: 'integer' })
   daysSinceAnythingNew?: number;
 
+  @ApiPropertyOptional({ type: 'integer' })
+  daysSinceGrit?: number;
+
   /** Exercises that were never done well at the setting they still have. */
   @ApiProperty({ type: String, isArray: true })
   stuck!: string[];
