@@ -154,12 +154,12 @@ export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: 
     style,
   } = DRAFT_POINTS;
   const points =
-    (slot.goal !== undefined && exercise.goals.includes(slot.goal) ? goalOfSlot : 0) +
+    ((slot.goals ?? []).some((one) => exercise.goals.includes(one)) ? goalOfSlot : 0) +
     (slot.keep && isSungWork(exercise) ? sungCoolDown : 0) +
     (slot.isWide && goesThroughAll(exercise) ? wide : 0) +
     goal * Math.min(mostGoals, served.length) +
     songNeed * Math.min(1, needed.length) +
-    (isKnown ? DRAFT_POINTS.known : 0) +
+    (isKnown ? (isCloseToPerformance(context) ? DRAFT_POINTS.knownWhenClose : DRAFT_POINTS.known) : 0) +
     (went !== undefined && went >= 4 ? workedWell : 0) +
     (slot.only === undefined && recent[0]?.includes(exercise.id) ? doneLast : 0) +
     (recent[1]?.includes(exercise.id) ? doneBefore : 0) +

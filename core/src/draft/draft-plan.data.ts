@@ -4,7 +4,11 @@ import type { Stage } from '../limits/index.ts';
 /** One place in a draft: a stage, what it should serve, and whether it stays when time is short. */
 export interface DraftSlot {
   readonly stage: Stage;
-  readonly goal?: string;
+  readonly goals?: readonly string[];
+  /** No heavier than this. */
+  readonly mostLoad?: number;
+  /** Where it stands, where the plan has an order of its own. */
+  readonly place?: number;
   readonly keep?: boolean;
   /** The one exercise that is wanted here. */
   readonly only?: string;
@@ -119,6 +123,7 @@ export const DRAFT_POINTS = {
   mostGoals: 2,
   songNeed: 4,
   known: 2,
+  knownWhenClose: 14,
   workedWell: 1,
   urgent: 20,
   mostEarly: 6,

@@ -54,7 +54,7 @@ function placesForWants(
       ...stages.filter((stage) => sung.has(stage)),
       ...stages.filter((stage) => all.has(stage)),
     ];
-    return first ? [first, ...more].map((stage) => ({ stage, goal })) : [];
+    return first ? [first, ...more].map((stage) => ({ stage, goals: [goal] })) : [];
   });
   const count = minutes < WANTS.fromMinutes ? wanted.length : Math.ceil(shapeOf(context).wanted * WANTS.share);
   const rounds = Math.max(0, ...places.map(({ length }) => length));

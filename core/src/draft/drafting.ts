@@ -25,6 +25,8 @@ export interface Filled extends DraftedStep {
   readonly most: number;
   /** What was set before its length was: a shorter one starts from it again. */
   readonly own: StepSettings;
+  /** Where it stands, where the plan has an order of its own. */
+  readonly place?: number;
   /** Its length is settled before the rest is fitted. */
   readonly isFixed?: boolean;
 }
@@ -202,6 +204,7 @@ export function fillPlace(
     .filter(({ exercise }) => exercise.stage === slot.stage && !taken.has(exercise.id))
     .filter(({ exercise }) => slot.only === undefined || exercise.id === slot.only)
     .filter(({ exercise }) => !slot.isSung || isSungWork(exercise))
+    .filter(({ exercise }) => exercise.load <= (slot.mostLoad ?? Infinity))
     .filter(({ exercise }) => (slot.keep ?? false) || fitsShape(exercise, filled, context))
     .filter(({ exercise }) => hasWhatItNeeds(exercise, context, taken))
     .filter(({ exercise }) => !(isFastBreath(exercise) && filled.some((other) => isFastBreath(other.exercise))))
@@ -260,6 +263,7 @@ export function fillPlace(
     points: points + (slot.early ?? 0) + (slot.isUrgent ? DRAFT_POINTS.urgent : 0),
     least: chosen.least,
     most: chosen.most,
+    ...(slot.place !== undefined && { place: slot.place }),
   };
   return [...filled, step];
 }
@@ -271,5 +275,6 @@ export function withSettings(step: Filled, settings: StepSettings): Filled {
 
 /** Sets a ladder that ends at its top to come home again. */
 export function bringHome(filled: readonly Filled[], stepId: string): readonly Filled[] {
-  return filled.map((step) => (step.id === stepId ? withSettings(step, { travel: 'rise-return' }) : step));
+  const up = filled.find(({ id, exercise }) => id === stepId && exercise.work.kind === 'pattern');
+  return up ? filled.map((step) => (step === up ? withSettings(step, { travel: 'rise-return' }) : step)) : filled;
 }

@@ -2,6 +2,6 @@ export { approachChanges, type ApproachChange, type StepChange } from './approac
 export { copyRoutine, type CopiedRoutine, type CopiedStep } from './copy-routine.ts';
 export { draftRoutine } from './draft-routine.ts';
 export type { DraftContext, DraftedRoutine, DraftedStep, PassedOver } from './draft.types.ts';
-export { fillRecipe } from './fill-recipe.ts';
+export { fillRecipe, isMadeFor } from './fill-recipe.ts';
 export { RECIPES, type Recipe, type RecipePart } from './recipes.data.ts';
 export { recipeParts, templateSteps } from './template.ts';

@@ -2,6 +2,7 @@
 import type { RoutineKind } from '../day/index.ts';
 import type { Stage } from '../limits/index.ts';
 import type { Exercise } from '../shelf/index.ts';
+import { isAdultType, VOICE_TYPES, type Style, type VoiceType } from '../voice/index.ts';
 
 /** One place in a recipe: a stage, what it should serve, and how much it may ask. */
 export interface RecipePart {
@@ -19,6 +20,13 @@ export interface Recipe {
   readonly minutes: number;
   readonly kind: RoutineKind;
   readonly parts: readonly RecipePart[];
+  /** Left out it is for every voice. */
+  readonly forWhom?: {
+    readonly voices?: readonly VoiceType[];
+    readonly styles?: readonly Style[];
+    readonly fromAge?: number;
+    readonly underAge?: number;
+  };
   /** No louder than this. */
   readonly noise?: Exercise['noise'];
   readonly without?: 'car' | 'kit';
@@ -33,7 +41,7 @@ const part = (stage: Stage, goals: readonly string[] = [], mostLoad?: number): R
 const keep = (stage: Stage, goals: readonly string[] = []): RecipePart => ({ ...part(stage, goals), keep: true });
 
 const COOL = keep('cool', ['cool']);
-const HEAD = [part('settle'), part('breath'), part('release')];
+const GROWN = VOICE_TYPES.filter(isAdultType);
 
 export const RECIPES: readonly Recipe[] = [
   {
@@ -48,14 +56,14 @@ export const RECIPES: readonly Recipe[] = [
     name: 'Short',
     minutes: 5,
     kind: 'lesson',
-    parts: [part('breath'), keep('occluded'), part('resonance'), part('middle'), COOL],
+    parts: [keep('occluded'), keep('occluded', ['bridge']), part('resonance'), part('middle'), COOL],
   },
   {
     id: 'lesson-8',
     name: 'Lesson, eight minutes',
     minutes: 8,
     kind: 'lesson',
-    parts: [...HEAD, keep('occluded'), part('resonance'), part('middle'), part('agility'), COOL],
+    parts: [keep('occluded'), keep('occluded', ['bridge']), part('resonance'), part('middle'), part('agility'), COOL],
   },
   {
     id: 'lesson-12',
@@ -63,14 +71,15 @@ export const RECIPES: readonly Recipe[] = [
     minutes: 12,
     kind: 'lesson',
     parts: [
-      ...HEAD,
+      part('breath'),
       keep('occluded'),
       keep('occluded', ['bridge']),
+      keep('occluded', ['ease']),
       part('resonance'),
       part('middle'),
       part('registers'),
       part('agility'),
-      part('words'),
+
       COOL,
     ],
   },
@@ -79,29 +88,28 @@ export const RECIPES: readonly Recipe[] = [
     name: 'Long and high',
     minutes: 20,
     kind: 'lesson',
+    forWhom: { voices: GROWN },
     parts: [
-      ...HEAD,
+      part('settle'),
+      part('breath'),
+      part('release'),
       keep('occluded'),
       keep('occluded', ['bridge']),
       part('resonance'),
-      part('onset'),
       part('middle'),
       part('middle', ['line']),
       part('registers'),
       part('agility'),
-      part('range', ['range-up']),
-      part('dynamics'),
       part('tone', ['light-top']),
       COOL,
     ],
   },
   {
-    id: 'performance-day',
-    name: 'Performance day, first of three blocks',
+    id: 'performance-morning',
+    name: 'Performance day, in the morning',
     minutes: 8,
     kind: 'performance',
     parts: [
-      part('settle'),
       part('breath'),
       keep('occluded'),
       keep('occluded', ['bridge']),
@@ -111,13 +119,37 @@ export const RECIPES: readonly Recipe[] = [
     ],
   },
   {
+    id: 'performance-noon',
+    name: 'Performance day, towards noon',
+    minutes: 10,
+    kind: 'performance',
+    parts: [
+      keep('occluded'),
+      keep('occluded', ['bridge']),
+      part('resonance'),
+      part('middle'),
+      part('registers', [], 3),
+      part('words'),
+      COOL,
+    ],
+  },
+  {
+    id: 'performance-before',
+    name: 'Performance day, just before you go on',
+    minutes: 5,
+    kind: 'performance',
+    parts: [keep('occluded'), keep('occluded', ['bridge']), part('resonance', [], 2), part('words')],
+  },
+  {
     id: 'low-programme',
     name: 'Low programme',
     minutes: 12,
     kind: 'lesson',
+    forWhom: { voices: GROWN },
     parts: [
-      ...HEAD,
+      part('breath'),
       keep('occluded'),
+      keep('occluded', ['ease']),
       part('resonance'),
       part('middle', ['bottom', 'line']),
       part('range', ['range-down']),
@@ -144,52 +176,34 @@ export const RECIPES: readonly Recipe[] = [
     name: 'Coming back',
     minutes: 6,
     kind: 'lesson',
-    parts: [
-      part('breath', [], 0),
-      part('release', [], 1),
-      keep('occluded'),
-      keep('occluded', ['ease']),
-      part('resonance', [], 1),
-      COOL,
-    ],
+    parts: [part('breath', [], 0), keep('occluded'), keep('occluded', ['ease']), part('resonance', [], 1), COOL],
   },
   {
     id: 'young-voice',
     name: 'Young voice',
     minutes: 5,
     kind: 'lesson',
+    forWhom: { underAge: 13 },
     mostSpan: 7,
-    parts: [
-      part('settle'),
-      keep('occluded'),
-      part('resonance', ['play', 'pitch']),
-      part('resonance', ['pitch']),
-      part('words', ['play']),
-      COOL,
-    ],
+    parts: [keep('occluded', ['play']), part('resonance', ['play', 'pitch']), part('words', ['play']), COOL],
   },
   {
     id: 'changing-voice',
     name: 'Changing voice',
     minutes: 6,
     kind: 'lesson',
+    forWhom: { voices: ['changing'] },
     mostSpan: 7,
-    parts: [
-      part('breath'),
-      keep('occluded'),
-      part('resonance', ['pitch']),
-      part('release'),
-      part('middle', [], 2),
-      COOL,
-    ],
+    parts: [keep('occluded'), keep('occluded', ['play']), part('resonance', ['pitch']), part('middle', [], 2), COOL],
   },
   {
     id: 'older-voice',
     name: 'Older voice',
     minutes: 10,
     kind: 'lesson',
+    forWhom: { fromAge: 60 },
     parts: [
-      ...HEAD,
+      part('breath'),
       keep('occluded'),
       keep('occluded', ['ease']),
       keep('occluded', ['balance']),
@@ -203,14 +217,15 @@ export const RECIPES: readonly Recipe[] = [
     name: 'Heavy style, clean first',
     minutes: 12,
     kind: 'lesson',
+    forWhom: { voices: GROWN, styles: ['heavy', 'rock', 'pop', 'gospel', 'theatre'], fromAge: 18 },
     parts: [
-      ...HEAD,
+      part('breath'),
       keep('occluded'),
+      keep('occluded', ['ease']),
       part('resonance'),
       part('middle'),
       part('registers', ['mix']),
       part('style', ['belt']),
-      keep('occluded', ['ease']),
       COOL,
     ],
   },
@@ -220,7 +235,7 @@ export const RECIPES: readonly Recipe[] = [
     minutes: 6,
     kind: 'home',
     noise: 'quiet',
-    parts: [part('settle'), part('breath'), keep('occluded'), keep('occluded', ['bridge']), part('resonance'), COOL],
+    parts: [part('breath'), keep('occluded'), keep('occluded', ['bridge']), part('resonance'), COOL],
   },
   {
     id: 'in-the-car',
@@ -228,7 +243,7 @@ export const RECIPES: readonly Recipe[] = [
     minutes: 5,
     kind: 'home',
     without: 'car',
-    parts: [keep('occluded'), part('resonance'), part('words', ['ease']), COOL],
+    parts: [keep('occluded'), keep('occluded', ['ease']), part('resonance'), part('words', ['ease']), COOL],
   },
   { id: 'cool-down-only', name: 'Cool-down only', minutes: 4, kind: 'cool-down', parts: [COOL, COOL, COOL] },
   {
@@ -243,13 +258,6 @@ export const RECIPES: readonly Recipe[] = [
     name: 'Speech first, low morning',
     minutes: 6,
     kind: 'lesson',
-    parts: [
-      part('words', ['ease'], 0),
-      part('breath'),
-      keep('occluded'),
-      part('release', ['release']),
-      part('resonance', [], 2),
-      COOL,
-    ],
+    parts: [part('words', ['ease'], 0), keep('occluded'), keep('occluded', ['ease']), part('resonance', [], 2), COOL],
   },
 ];

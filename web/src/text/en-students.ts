@@ -27,6 +27,7 @@ export const students = {
   readyMade: 'Ready-made',
   ownTemplates: 'Of the studio',
   shippedTemplates: 'To begin with',
+  otherTemplates: 'Made for other voices',
   edit: 'Change the file',
   check: 'Range check',
   history: {

@@ -13,7 +13,7 @@ export const REVIEW_FIGURES = {
   occludedShareTiredOrOlder: 0.4,
   occludedShareRecovering: 0.45,
   /** Nobody counts a few seconds. */
-  occludedSlackSeconds: 6,
+  occludedSlackSeconds: 12,
   firstLoad: 2,
   loadJump: 2,
   heavyPeakLoad: 3,

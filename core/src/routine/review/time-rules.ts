@@ -25,7 +25,7 @@ function occludedWanted({ context, laid }: Reviewed): { readonly seconds: number
 
 const occluded: Rule = (reviewed) => {
   const { context, sung } = reviewed;
-  if (sung.length === 0) return [];
+  if (sung.length === 0 || context.kind === 'cool-down') return [];
   const has = sung
     .filter(({ exercise }) => exercise.stage === 'occluded' || exercise.resistance !== undefined)
     .reduce((sum, { seconds }) => sum + seconds, 0);

@@ -1,5 +1,5 @@
 import { Button, Menu } from '@mantine/core';
-import { copyRoutine, fillRecipe, RECIPES, type Recipe, type RoutineStep } from '@soft-lark/core';
+import { copyRoutine, fillRecipe, isMadeFor, RECIPES, type Recipe, type RoutineStep } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -65,6 +65,8 @@ export function RecipeMenu({ today, onFilled }: RecipeMenuProps): ReactElement {
   });
   const ownStart = (template: Template): Start =>
     start(template, template.parts.length > 0 ? fromRecipe(template) : fromSteps(template.steps, template.kind));
+  const ready = (recipe: Recipe): ReactElement => item(recipe, () => start(recipe, fromRecipe(recipe)));
+  const isForThisVoice = (recipe: Recipe): boolean => isMadeFor(recipe, today.student.voice);
   return (
     <Menu position="bottom-end" width={330}>
       <Menu.Target>
@@ -74,7 +76,9 @@ export function RecipeMenu({ today, onFilled }: RecipeMenuProps): ReactElement {
         {templates.length > 0 && <Menu.Label>{t('students.ownTemplates')}</Menu.Label>}
         {templates.map((template) => item(template, () => ownStart(template)))}
         {templates.length > 0 && <Menu.Label>{t('students.shippedTemplates')}</Menu.Label>}
-        {RECIPES.map((recipe) => item(recipe, () => start(recipe, fromRecipe(recipe))))}
+        {RECIPES.filter(isForThisVoice).map(ready)}
+        <Menu.Label>{t('students.otherTemplates')}</Menu.Label>
+        {RECIPES.filter((recipe) => !isForThisVoice(recipe)).map(ready)}
       </Menu.Dropdown>
     </Menu>
   );
