@@ -79,8 +79,8 @@ export function boundsOf(context, laid) {
   const coolSeconds = sum(cool, (step) => step.seconds);
   const isNew = ({ isNew: fresh, exercise }) => fresh && !(exercise.load <= 1 && exercise.level === 'first');
   const explained = sum(steps, ({ setUpSeconds }) => setUpSeconds) / budget;
-  // A growing voice has sung enough after twenty minutes; the draft leaves the rest.
-  const isLongForAge = (young || voice.type === 'changing') && minutes > 20;
+  // A growing voice has sung enough after twelve minutes, twice what its warm-up usually takes; the draft leaves the rest.
+  const isLongForAge = (young || voice.type === 'changing') && minutes > 12;
   const isOrdinary = conditions.length === 0 && kind === undefined;
   const bounds = {
     'exercises within the row':

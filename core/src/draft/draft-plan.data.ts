@@ -5,6 +5,8 @@ import type { Stage } from '../limits/index.ts';
 export interface DraftSlot {
   readonly stage: Stage;
   readonly goals?: readonly string[];
+  /** Only what serves one of the goals. */
+  readonly mustServe?: boolean;
   /** No heavier than this. */
   readonly mostLoad?: number;
   /** Where it stands, where the plan has an order of its own. */

@@ -32,8 +32,10 @@ export function shapeOf(context: DraftContext): ShapeOfDraft {
   const explained = (share: number): number => (minutes * 60 * share) / Math.max(1, setUp.whenNew);
   const first = Math.floor(explained(minutes <= EXPLAINING.shortMinutes ? explainShort : explainFirst));
   const most = known.size === 0 ? Math.min(row.most, Math.max(row.least, first)) : row.most;
-  const later = Math.max(row.mostNew, Math.floor(explained(explainLater)));
-  const mostUnknown = known.size < EXPLAINING.fewKnown ? Infinity : later;
+  // What every exercise costs, known or not, is spent before anything is explained.
+  const extra = Math.max(1, setUp.whenNew - setUp.whenKnown);
+  const later = Math.floor((minutes * 60 * explainLater - wanted * setUp.whenKnown) / extra);
+  const mostUnknown = known.size < EXPLAINING.fewKnown ? Infinity : Math.max(0, later);
   return { ...row, mostUnknown, most: Math.max(3, most), wanted: Math.max(3, wanted - fewer) };
 }
 

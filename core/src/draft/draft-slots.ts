@@ -1,6 +1,6 @@
 import { isOlderVoice, servesGoals } from '../day/index.ts';
 import type { Stage } from '../limits/index.ts';
-import { answerTo, isSungWork } from '../shelf/index.ts';
+import { answerTo, isSungWork, type Exercise } from '../shelf/index.ts';
 import { isAdultType } from '../voice/index.ts';
 import type { Eligible } from './draft-candidates.ts';
 import {
@@ -48,13 +48,16 @@ function placesForWants(
   const wanted = [...new Set([...songNeeds, ...goals])].filter((goal) => GOAL_OVERLAYS[goal] === undefined);
   const places = wanted.map((goal): readonly DraftSlot[] => {
     const serving = eligible.filter(({ exercise }) => exercise.goals.includes(goal) && exercise.stage !== 'cool');
-    const sung = new Set(serving.filter(({ exercise }) => isSungWork(exercise)).map(({ exercise }) => exercise.stage));
-    const all = new Set(serving.map(({ exercise }) => exercise.stage));
-    const [first, ...more] = [
-      ...stages.filter((stage) => sung.has(stage)),
-      ...stages.filter((stage) => all.has(stage)),
-    ];
-    return first ? [first, ...more].map((stage) => ({ stage, goals: [goal] })) : [];
+    const stagesOf = (isOne: (exercise: Exercise) => boolean): readonly Stage[] => {
+      const found = new Set(serving.filter(({ exercise }) => isOne(exercise)).map(({ exercise }) => exercise.stage));
+      return stages.filter((stage) => found.has(stage));
+    };
+    // What an exercise is there for comes before what it serves by the way, and voice before silent work.
+    return [
+      ...stagesOf((exercise) => isSungWork(exercise) && exercise.goals[0] === goal),
+      ...stagesOf(isSungWork),
+      ...stagesOf(() => true),
+    ].map((stage) => ({ stage, goals: [goal], mustServe: true }));
   });
   const count = minutes < WANTS.fromMinutes ? wanted.length : Math.ceil(shapeOf(context).wanted * WANTS.share);
   const rounds = Math.max(0, ...places.map(({ length }) => length));

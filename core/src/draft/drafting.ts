@@ -203,6 +203,7 @@ export function fillPlace(
   const weighed = eligible
     .filter(({ exercise }) => exercise.stage === slot.stage && !taken.has(exercise.id))
     .filter(({ exercise }) => slot.only === undefined || exercise.id === slot.only)
+    .filter(({ exercise }) => !slot.mustServe || exercise.goals.some((goal) => slot.goals?.includes(goal)))
     .filter(({ exercise }) => !slot.isSung || isSungWork(exercise))
     .filter(({ exercise }) => exercise.load <= (slot.mostLoad ?? Infinity))
     .filter(({ exercise }) => (slot.keep ?? false) || fitsShape(exercise, filled, context))
@@ -233,7 +234,9 @@ export function fillPlace(
     passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” ${why}.` });
   }
   const within = tried.filter(({ least }) => least <= room);
-  const fitting = within.find(({ isSecondBest }) => !isSecondBest) ?? within[0];
+  // A place that need not be filled is rather left to the next stage than filled with a few keys.
+  const fitting =
+    within.find(({ isSecondBest }) => !isSecondBest) ?? within.find(({ isNarrow }) => slot.keep ?? !isNarrow);
   const chosen = fitting ?? (slot.keep ? [...tried].sort((a, b) => a.least - b.least)[0] : undefined);
   if (!chosen) return filled;
   const { exercise, reason, points } = chosen.candidate;

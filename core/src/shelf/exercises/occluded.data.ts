@@ -199,7 +199,7 @@ export const OCCLUDED: readonly WrittenExercise[] = [
       syllables: 'straw',
       tempo: { usual: 80 },
       placement: { rule: 'speaking-pitch' },
-      mostKeys: 4,
+      mostKeys: 5,
       travel: 'rise',
       fewestKeys: 1,
     },
@@ -234,7 +234,7 @@ export const OCCLUDED: readonly WrittenExercise[] = [
       tempo: { usual: 72 },
       placement: { rule: 'speaking-pitch' },
       travel: 'rise',
-      mostKeys: 4,
+      mostKeys: 5,
     },
     cues: say(
       'It tickles at the lip, then the teeth, then the gums.',

@@ -316,7 +316,7 @@ export const REGISTERS_AND_RANGE: readonly WrittenExercise[] = [
       syllables: 'ee',
       tempo: { usual: 116 },
       fewestKeys: 1,
-      mostKeys: 4,
+      mostKeys: 5,
     },
     cues: say(
       'One throw, one catch.',
