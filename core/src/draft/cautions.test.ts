@@ -117,7 +117,7 @@ test('no draft and no ready-made breaks a caution, whoever it is for and whateve
       expect(brokenIn(laid, context)).toEqual([]);
       for (const { settings, exercise } of layRoutine(draft.steps, context).steps) {
         const given = OVERLAYS.find(({ id }) => id === settings.overlay);
-        if (given) expect(overlayFor(exercise, given.id, context.voice.cautions)).toBe(given);
+        if (given) expect(overlayFor(exercise, given.id, context)).toBe(given);
       }
     }),
     { numRuns: 120 },

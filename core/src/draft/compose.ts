@@ -1,7 +1,7 @@
 import { isOlderVoice } from '../day/index.ts';
 import { STAGES, type Stage } from '../limits/index.ts';
 import { fitRoutine, layRoutine, reviewRoutine } from '../routine/index.ts';
-import { overlayFor, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
+import { isSungWork, overlayFor, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
 import { withCoolDown, withMoreCoolDown } from './cool-down.ts';
 import { GOAL_OVERLAYS, type DraftSlot } from './draft-plan.data.ts';
 import { WANTS } from './draft-shape.data.ts';
@@ -29,13 +29,15 @@ function inOrder(steps: readonly Filled[]): readonly Filled[] {
 }
 
 /** A jaw or posture goal lies over the first modest step that is sung, which is worth more than a step of its own. */
-function withOverlays(steps: readonly Filled[], { voice, goals = voice.goals }: DraftContext): readonly Filled[] {
+function withOverlays(steps: readonly Filled[], context: DraftContext): readonly Filled[] {
+  const { goals = context.voice.goals } = context;
   const goal = goals.find((one) => GOAL_OVERLAYS[one] !== undefined);
   const under = steps.find(
-    ({ exercise, locked }) => !locked && takesOverlay(exercise) && exercise.stage !== 'occluded',
+    ({ exercise, locked }) =>
+      !locked && takesOverlay(exercise) && isSungWork(exercise) && exercise.stage !== 'occluded',
   );
   if (!goal || !under) return steps;
-  const overlay = overlayFor(under.exercise, GOAL_OVERLAYS[goal], voice.cautions)?.id;
+  const overlay = overlayFor(under.exercise, GOAL_OVERLAYS[goal], context)?.id;
   if (!overlay) return steps;
   return steps.map((step) =>
     step === under

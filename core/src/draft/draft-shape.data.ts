@@ -4,7 +4,7 @@
 export const POOR_EASE = 2;
 
 /** From so many minutes on, what a student wants gets this share of the places, so that it is a third of what is sung. */
-export const WANTS = { fromMinutes: 10, share: 0.5, weight: 2, leastShare: 0.5 } as const;
+export const WANTS = { fromMinutes: 10, share: 0.4, weight: 2, leastShare: 0.5 } as const;
 
 /** Up to so many minutes explaining may take a larger share; less of it once a student knows so many exercises. */
 export const EXPLAINING = { shortMinutes: 5, fewKnown: 20 } as const;

@@ -172,9 +172,10 @@ export function layStep(
   const exercise = asTaught(written, context);
   const isNew = !context.known.has(exercise.id);
   const { whenNew, whenKnown } = context.setUp ?? USUAL_SET_UP;
-  const overlay = overlayFor(exercise, step.settings.overlay, context.voice.cautions);
+  const overlay = overlayFor(exercise, step.settings.overlay, context);
   const setUpSeconds = (isNew ? whenNew : whenKnown) + (overlay?.setUpSeconds ?? 0);
   const { workSeconds, ...outcome } = workOut(exercise, step.settings, context, sungSteps);
   const seconds = outcome.problem && outcome.lowest === null && workSeconds === 0 ? 0 : setUpSeconds + workSeconds;
-  return { id: step.id, exercise, settings: step.settings, isNew, startsAt, setUpSeconds, seconds, ...outcome };
+  const plain = { id: step.id, exercise, settings: step.settings, isNew, startsAt, setUpSeconds, seconds, ...outcome };
+  return overlay ? { ...plain, overlay } : plain;
 }

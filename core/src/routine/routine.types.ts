@@ -2,7 +2,7 @@ import type { DayContext, StepProblem } from '../day/index.ts';
 import type { Ladder, LadderInput, Siren, StartProposal, Travel } from '../ladder/index.ts';
 import type { LimitContext, Limits } from '../limits/index.ts';
 import type { Pattern } from '../pattern/index.ts';
-import type { Exercise } from '../shelf/index.ts';
+import type { Exercise, Overlay } from '../shelf/index.ts';
 import type { ReferenceRange } from '../voice/index.ts';
 import type { KeyWay } from './key-ways.ts';
 
@@ -88,6 +88,8 @@ export interface LaidStep {
   readonly exercise: Exercise;
   readonly settings: StepSettings;
   readonly isNew: boolean;
+  /** What lies over it, where nothing on file leaves that out. */
+  readonly overlay?: Overlay;
   readonly startsAt: number;
   readonly setUpSeconds: number;
   readonly seconds: number;

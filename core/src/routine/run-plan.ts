@@ -1,6 +1,6 @@
 import type { Ladder, LadderInput, Rung, Siren } from '../ladder/index.ts';
 import type { KeyWay } from './key-ways.ts';
-import { overlayFor, wantsMirror } from '../shelf/index.ts';
+import { wantsMirror } from '../shelf/index.ts';
 import type { LaidRoutine, LaidStep } from './routine.types.ts';
 import type { RunKey, RunState, RunStep } from './run.types.ts';
 
@@ -39,10 +39,9 @@ function passesOf(siren: Siren): readonly RunKey[] {
 
 /** A laid step as it stands in a run. */
 export function runStepOf(step: LaidStep): RunStep {
-  const { laid, exercise } = step;
+  const { laid, exercise, overlay } = step;
   const ladder: LadderInput | undefined = laid?.kind === 'pattern' ? laid.input : undefined;
   const { manners, resistance } = exercise;
-  const overlay = overlayFor(exercise, step.settings.overlay);
   const keys =
     laid?.kind === 'pattern' ? runKeysOf(laid.ladder, laid.ways) : laid?.kind === 'siren' ? passesOf(laid.siren) : [];
   return {

@@ -23,7 +23,7 @@ export {
 } from './pattern-of.ts';
 export { hasHeavyNotes, isHeavyWork, heavyBelowTop, isHeavyAt, isLoudAt } from './note-qualities.ts';
 export { helpPlan, type Help } from './help-plan.ts';
-export { LEARNING_RULES, OVERLAYS } from './learning.data.ts';
+export { LEARNING_RULES, OVERLAYS, type Overlay } from './learning.data.ts';
 export { NOISES } from './noises.data.ts';
 export { overlayFor, takesOverlay, wantsMirror } from './overlays.ts';
 export { isPossibleWith, obstacleTo, relativeThatFits, substitutesFor, type Kept } from './relatives.ts';

@@ -1,5 +1,5 @@
 // Source: house choice from common practice with learnt skills; counts of goes, days and weeks.
-import type { Caution } from '../voice/index.ts';
+import type { Caution, VoiceFile } from '../voice/index.ts';
 
 /** When a learnt stage is passed, and when it is taken back. */
 export const LEARNING_RULES = {
@@ -25,6 +25,10 @@ export interface Overlay {
   readonly cautions: readonly string[];
   /** Cautions on file that leave it out. */
   readonly notWith?: readonly Caution[];
+  /** What on the voice file stands in its way. */
+  readonly notIf?: VoiceFile['obstacles'];
+  /** Left out on a day on which breath work made somebody dizzy. */
+  readonly notDizzy?: boolean;
 }
 
 export const OVERLAYS: readonly Overlay[] = [
@@ -46,6 +50,8 @@ export const OVERLAYS: readonly Overlay[] = [
     text: 'Weight goes from foot to foot, slower than the beat, so that nothing locks.',
     learnt: [],
     cautions: ['Not with dizziness.'],
+    notDizzy: true,
+    notIf: ['seated'],
   },
   {
     id: 'wall-at-the-back',
@@ -55,6 +61,7 @@ export const OVERLAYS: readonly Overlay[] = [
     text: 'Heels a hand from the wall; back and head rest on it without being pushed there.',
     learnt: ['at the wall', 'a step away from it', 'anywhere'],
     cautions: ['The head rests; it is never pressed back.'],
+    notIf: ['seated'],
   },
   {
     id: 'mirror',
@@ -64,5 +71,46 @@ export const OVERLAYS: readonly Overlay[] = [
     text: 'One thing is watched in the mirror: shoulders, jaw or brow, and only that.',
     learnt: ['watching', 'eyes closed, then a look', 'without'],
     cautions: [],
+  },
+  {
+    id: 'lying-with-a-book',
+    name: 'Lying down, a book on the belly',
+    isTechnical: true,
+    setUpSeconds: 30,
+    text: 'On the back with knees up, a light book on the belly; it rises as the breath comes, and sinks slowly.',
+    learnt: ['lying', 'sitting, a hand where the book was', 'standing'],
+    cautions: ['Not in pregnancy or after surgery of the belly; up again slowly, over one side.'],
+    notWith: ['pregnancy', 'belly'],
+    notIf: ['seated'],
+    notDizzy: true,
+  },
+  {
+    id: 'hand-on-the-belly',
+    name: 'A hand on the belly',
+    isTechnical: true,
+    setUpSeconds: 8,
+    text: 'A hand lies under the ribs and notices what comes towards it; it never pushes.',
+    learnt: ['with the hand', 'the hand a finger away', 'without'],
+    cautions: [],
+  },
+  {
+    id: 'chewing',
+    name: 'Chewing, as on something soft',
+    isTechnical: false,
+    setUpSeconds: 8,
+    text: 'The jaw chews slowly and small while the sound goes on; the tongue goes with it.',
+    learnt: [],
+    cautions: ['Small and slow, and not with a jaw that hurts.'],
+    notWith: ['jaw'],
+  },
+  {
+    id: 'eyes-closed',
+    name: 'Eyes closed',
+    isTechnical: false,
+    setUpSeconds: 5,
+    text: 'Eyes closed for a few keys, to feel rather than to watch; then open, and the same again.',
+    learnt: [],
+    cautions: ['Never while driving or walking, and not with dizziness.'],
+    notDizzy: true,
   },
 ];

@@ -1,4 +1,4 @@
-import type { Caution } from '../voice/index.ts';
+import type { VoiceFile } from '../voice/index.ts';
 import type { Exercise } from './exercise.schema.ts';
 import { isSungWork } from './pattern-of.ts';
 import { OVERLAYS, type Overlay } from './learning.data.ts';
@@ -6,9 +6,9 @@ import { OVERLAYS, type Overlay } from './learning.data.ts';
 /** Source: house choice; an overlay lies over a modest step, so that it is not done and watched at once. */
 const MODEST_LOAD = 2;
 
-/** Whether something may be laid over an exercise: modest and sung. */
-export function takesOverlay(exercise: Pick<Exercise, 'load' | 'work'>): boolean {
-  return exercise.load <= MODEST_LOAD && isSungWork(exercise);
+/** Whether something may be laid over an exercise: modest, and sung or breathed. */
+export function takesOverlay(exercise: Pick<Exercise, 'load' | 'work' | 'stage'>): boolean {
+  return exercise.load <= MODEST_LOAD && (isSungWork(exercise) || exercise.stage === 'breath');
 }
 
 /** Whether a step is watched in a mirror: by its kit, its sense check, or what is laid over it. */
@@ -19,12 +19,28 @@ export function wantsMirror(
   return kit.includes('mirror') || senseCheck?.by === 'eye' || overlay?.id === 'mirror';
 }
 
-/** The overlay of a step; none where the exercise takes none, there is no such overlay, or a caution on file leaves it out. */
+/** Who would do it, and on what day. */
+interface OverlayDay {
+  readonly voice?: Pick<VoiceFile, 'cautions' | 'obstacles'>;
+  readonly breathOff?: boolean;
+}
+
+/**
+ * The overlay of a step.
+ *
+ * @returns none where the exercise takes none, there is no such overlay, or a caution, an obstacle or the day leaves it out
+ */
 export function overlayFor(
-  exercise: Pick<Exercise, 'load' | 'work'>,
+  exercise: Pick<Exercise, 'load' | 'work' | 'stage'>,
   id: string | undefined,
-  cautions: readonly Caution[] = [],
+  { voice: { cautions = [], obstacles = [] } = {}, breathOff = false }: OverlayDay = {},
 ): Overlay | undefined {
   const overlay = takesOverlay(exercise) ? OVERLAYS.find((one) => one.id === id) : undefined;
-  return overlay?.notWith?.some((on) => cautions.includes(on)) ? undefined : overlay;
+  if (!overlay) return undefined;
+  const { notWith = [], notIf = [], notDizzy = false } = overlay;
+  const isLeftOut =
+    notWith.some((on) => cautions.includes(on)) ||
+    notIf.some((obstacle) => obstacles.includes(obstacle)) ||
+    (notDizzy && breathOff);
+  return isLeftOut ? undefined : overlay;
 }

@@ -8,9 +8,11 @@ import {
   exerciseSchema,
   isForVoice,
   opposedOn,
+  overlayFor,
   schoolCues,
   shippedExercises,
   syllablesFor,
+  type Exercise,
 } from './index.ts';
 
 const shelf = shippedExercises();
@@ -114,4 +116,23 @@ test.each([
 test('belt is for grown voices only', () => {
   const call = shelf.find(({ id }) => id === 'speech-like-call');
   expect(call && [isForVoice(call, 'bass'), isForVoice(call, 'treble')]).toEqual([true, false]);
+});
+
+test.each<[string, string, Parameters<typeof overlayFor>[2], boolean]>([
+  ['a hand at the jaw', 'hand-at-the-jaw', {}, true],
+  ['a hand at a jaw that hurts', 'hand-at-the-jaw', { voice: { cautions: ['jaw'] } }, false],
+  ['chewing with a jaw that hurts', 'chewing', { voice: { cautions: ['jaw'] } }, false],
+  ['a sway', 'slow-sway', {}, true],
+  ['a sway after dizziness', 'slow-sway', { breathOff: true }, false],
+  ['eyes closed', 'eyes-closed', {}, true],
+  ['eyes closed after dizziness', 'eyes-closed', { breathOff: true }, false],
+  ['lying with a book', 'lying-with-a-book', {}, true],
+  ['lying with a book in pregnancy', 'lying-with-a-book', { voice: { cautions: ['pregnancy'] } }, false],
+  ['lying down for somebody who sits', 'lying-with-a-book', { voice: { obstacles: ['seated'] } }, false],
+  ['a hand on the belly of somebody who sits', 'hand-on-the-belly', { voice: { obstacles: ['seated'] } }, true],
+])('%s', (_, id, day, isGiven) => {
+  const byId = (wanted: string): Exercise => shelf.find((one) => one.id === wanted) as Exercise;
+  for (const under of ['hum-on-the-chord', 'long-hiss'])
+    expect([under, overlayFor(byId(under), id, day)?.id]).toEqual([under, isGiven ? id : undefined]);
+  expect(overlayFor(byId('octave-leap-and-settle'), id, day)).toBeUndefined();
 });

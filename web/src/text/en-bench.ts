@@ -8,6 +8,7 @@ export const bench = {
     'cool-down': 'cool-down only',
   },
   name: 'Name of the routine',
+  overlayOut: 'What lies over it is left out: something on file, or today, stands against it.',
   version: 'version {{version}}',
   save: {
     saved: 'saved',

@@ -1,4 +1,4 @@
-import { overlayFor, type LaidStep, type RoutineContext, type Travel } from '@soft-lark/core';
+import { type LaidStep, type RoutineContext, type Travel } from '@soft-lark/core';
 import type { TFunction } from 'i18next';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -60,9 +60,8 @@ interface StepPanelProps {
 export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactElement {
   const { step, routineId, context, sungSteps, room, act } = props;
   const { t } = useTranslation();
-  const { exercise, setUpSeconds, seconds, isNew } = step;
+  const { exercise, setUpSeconds, seconds, isNew, overlay } = step;
   const [isShared] = useSharedScreen();
-  const overlay = overlayFor(exercise, step.settings.overlay);
   return (
     <section className={classes['panel']} aria-label={exercise.name}>
       <h2 className="heading">
@@ -95,6 +94,7 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
           {t('bench.setUp', { seconds: clockText(setUpSeconds), work: clockText(seconds - setUpSeconds) })} ·{' '}
           {isNew ? t('bench.new') : t('bench.known')}
           {overlay && ` · ${overlay.text} ${overlay.cautions.join(' ')}`}
+          {!overlay && step.settings.overlay !== undefined && ` · ${t('bench.overlayOut')}`}
         </p>
       )}
     </section>
