@@ -7,6 +7,7 @@ import { POOR_EASE } from './draft-shape.data.ts';
 import { shapeOf } from './draft-shape.ts';
 import { slotsOf } from './draft-slots.ts';
 import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
+import { missingIn } from './missing.ts';
 import type { Filled } from './drafting.ts';
 
 /**
@@ -23,7 +24,14 @@ export function draftRoutine(context: DraftContext): DraftedRoutine {
   const steps = compose(slots, { context, eligible });
   const { seconds } = layRoutine(steps, context);
   const overBy = seconds - minutes * 60;
-  return { steps: steps.map(drafted), seconds, seed, leftOut, ...(overBy > 1e-6 && { overBy }) };
+  return {
+    steps: steps.map(drafted),
+    seconds,
+    seed,
+    leftOut,
+    missing: missingIn(steps, context),
+    ...(overBy > 1e-6 && { overBy }),
+  };
 }
 
 /**

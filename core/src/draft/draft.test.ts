@@ -329,6 +329,55 @@ test.each<[string, Partial<DraftContext>]>([
   expect(reviewRoutine({ ...context, steps: draft.steps }).filter(({ severity }) => severity === 'stop')).toEqual([]);
 });
 
+const without = (stage: string): DraftContext['exercises'] =>
+  new Map([...exercises].filter(([, exercise]) => exercise.stage !== stage));
+const narrowTo = (low: number, high: number): VoiceFile => ({
+  ...MEZZO,
+  bridges: [],
+  measured: { low, high, date: '2026-11-01' },
+});
+const EVERY_CAUTION: VoiceFile['cautions'] = [
+  ...(['asthma', 'panic', 'epilepsy', 'pregnancy'] as const),
+  ...(['belly', 'jaw', 'eyes-or-ears', 'neck-and-shoulder'] as const),
+];
+
+test.each<[string, Partial<DraftContext>, readonly RegExp[]]>([
+  ['a shelf without cool-downs', { exercises: without('cool') }, [/no cool-down on the shelf/]],
+  ['a shelf without occluded work', { exercises: without('occluded') }, [/no occluded work on the shelf/]],
+  ['an empty shelf', { exercises: new Map() }, [/shelf is empty/]],
+  ['a voice of four notes', { voice: narrowTo(60, 63) }, [/No cool-down that is sung/, /minutes stay empty/]],
+  ['a voice of one note', { voice: narrowTo(60, 60) }, [/No occluded/, /No tune/, /No cool-down/, /stay empty/]],
+  [
+    'a zone over the whole voice',
+    { voice: { ...MEZZO, avoid: [{ low: 40, high: 90, kind: 'never-sounded' }] } },
+    [/No occluded/, /No tune/, /No cool-down/, /stay empty/],
+  ],
+  [
+    'gaps everywhere',
+    { voice: { ...MEZZO, gaps: [58, 60, 62, 64, 66, 68, 70, 72, 74].map((note) => ({ low: note, high: note })) } },
+    [/stay empty/],
+  ],
+  ['two minutes', { minutes: 2 }, []],
+  ['ninety minutes', { minutes: 90 }, [/stay empty/]],
+  ['every caution on file', { voice: { ...MEZZO, cautions: EVERY_CAUTION } }, []],
+  [
+    'every caution, every obstacle, a first lesson',
+    {
+      voice: { ...MEZZO, cautions: EVERY_CAUTION, obstacles: ['cannot-trill', 'no-straw', 'thin-walls', 'seated'] },
+      known: new Set(),
+    },
+    [],
+  ],
+  ['last runs of what is no longer there', { recent: [['gone', 'gone-too'], ['long-gone']] }, []],
+])('%s: a draft, and words for what it could not be given', (_, change, said) => {
+  const context = contextOf({ known: new Set(exercises.keys()), minutes: 10, ...change });
+  const { steps, missing } = draftRoutine(context);
+  expect(missing.map(({ message }) => message)).toEqual(said.map((words) => expect.stringMatching(words) as string));
+  for (const { remedy } of missing) expect(remedy).toMatch(/^[A-Z].+\.$/);
+  expect(steps.length > 0 || context.exercises.size === 0).toBe(true);
+  expect(layRoutine(steps, context).steps.filter(({ problem }) => problem)).toEqual([]);
+});
+
 test('everything pinned and too long: it is kept, and said by how much it is over', () => {
   const pinned = ['up-and-down-five', 'thirds', 'chord-up-and-down', 'falling-hum'].map((exerciseId) => ({
     id: exerciseId,
@@ -338,6 +387,7 @@ test('everything pinned and too long: it is kept, and said by how much it is ove
   const draft = draftRoutine(contextOf({ pinned, minutes: 2, known: new Set(exercises.keys()) }));
   expect(draft.steps.map(({ id }) => id)).toEqual(expect.arrayContaining(pinned.map(({ id }) => id)));
   expect(draft.overBy).toBeGreaterThan(60);
+  expect(draft.missing.map(({ message }) => message)).toEqual([expect.stringMatching(/more than these minutes/)]);
 });
 
 test('no draft breaks a limit, a zone, a caution, the order, the cool-down or the minutes, and none is stopped by its own review', () => {

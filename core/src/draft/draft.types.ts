@@ -34,12 +34,20 @@ export interface PassedOver {
   readonly reason: string;
 }
 
+/** What a teacher would miss in a draft, and what to do about it. */
+export interface Missing {
+  readonly message: string;
+  readonly remedy: string;
+}
+
 export interface DraftedRoutine {
   readonly steps: readonly DraftedStep[];
   readonly seconds: number;
   readonly seed: number;
   /** What could not be taken at all, each with its reason. */
   readonly leftOut: readonly PassedOver[];
+  /** What a whole warm-up has and this one could not be given. */
+  readonly missing: readonly Missing[];
   /** Whether the minutes hold it; where they do not, by how many seconds it is over. */
   readonly overBy?: number;
 }

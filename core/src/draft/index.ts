@@ -1,7 +1,7 @@
 export { approachChanges, type ApproachChange, type StepChange } from './approach-changes.ts';
 export { copyRoutine, type CopiedRoutine, type CopiedStep } from './copy-routine.ts';
 export { draftRoutine } from './draft-routine.ts';
-export type { DraftContext, DraftedRoutine, DraftedStep, PassedOver } from './draft.types.ts';
+export type { DraftContext, DraftedRoutine, DraftedStep, Missing, PassedOver } from './draft.types.ts';
 export { fillRecipe, isMadeFor } from './fill-recipe.ts';
 export { RECIPES, type Recipe, type RecipePart } from './recipes.data.ts';
 export { recipeParts, templateSteps } from './template.ts';

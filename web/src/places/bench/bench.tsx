@@ -13,7 +13,7 @@ import { AddStep } from './add-step.tsx';
 import { BenchHead } from './bench-head.tsx';
 import { CopyTo } from './copy-to.tsx';
 import { History } from './history.tsx';
-import { LeftOut } from './left-out.tsx';
+import { LeftOut, MissingList } from './left-out.tsx';
 import { OrderList } from './order-list.tsx';
 import { ReviewList } from './review-list.tsx';
 import { StaleCard } from './stale-card.tsx';
@@ -132,6 +132,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           </Group>
         }
       />
+      <MissingList missing={drafting.missing} />
       {routine.steps.length > 0 && (
         <Flight
           routine={shown.laid}

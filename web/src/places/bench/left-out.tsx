@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import type { Exercise, PassedOver } from '@soft-lark/core';
+import type { Exercise, Missing, PassedOver } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../../text/note-names.ts';
@@ -8,6 +8,20 @@ import classes from './bench.module.css';
 interface LeftOutProps {
   readonly leftOut: readonly PassedOver[];
   readonly shelf: ReadonlyMap<string, Exercise>;
+}
+
+/** What a whole warm-up has and the last draft could not be given, each with what to do about it. */
+export function MissingList({ missing }: { readonly missing: readonly Missing[] }): ReactElement | null {
+  if (missing.length === 0) return null;
+  return (
+    <section className={classes['missing']} role="status">
+      {missing.map(({ message, remedy }) => (
+        <p key={message}>
+          <b>{sentence(message)}</b> {sentence(remedy)}
+        </p>
+      ))}
+    </section>
+  );
 }
 
 /** What the last draft could not take at all, each with its reason, on request. */

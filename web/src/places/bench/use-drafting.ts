@@ -1,4 +1,4 @@
-import type { DraftContext, DraftedStep, PassedOver, RoutineContext, RoutineStep } from '@soft-lark/core';
+import type { DraftContext, DraftedStep, Missing, PassedOver, RoutineContext, RoutineStep } from '@soft-lark/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { startTransition, useCallback, useState } from 'react';
 import { v7 } from 'uuid';
@@ -15,6 +15,8 @@ export interface Drafting {
   readonly reasons: DraftReasons;
   /** What the last draft could not take, each with its reason. */
   readonly leftOut: readonly PassedOver[];
+  /** What a whole warm-up has and the last draft could not be given. */
+  readonly missing: readonly Missing[];
 }
 
 const RUNS_LOOKED_AT = 2;
@@ -30,6 +32,7 @@ export function useDrafting(
   const [isBusy, setBusy] = useState(false);
   const [reasons, setReasons] = useState<DraftReasons>(new Map());
   const [leftOut, setLeftOut] = useState<readonly PassedOver[]>([]);
+  const [missing, setMissing] = useState<readonly Missing[]>([]);
   const recentRuns = useCallback(async (): Promise<readonly (readonly string[])[]> => {
     const runs = await queries.query(latestRunsQuery(studentId, RUNS_LOOKED_AT));
     const details = await Promise.all(runs.map(({ id }) => queries.query({ ...runQuery(id), staleTime: 60_000 })));
@@ -57,6 +60,7 @@ export function useDrafting(
         startTransition(() => {
           setReasons(new Map(named.map((step) => [step.id, step])));
           setLeftOut(drafted.leftOut);
+          setMissing(drafted.missing);
         });
         return named.map(({ id, exerciseId, settings, locked, block }) => ({
           id,
@@ -71,5 +75,5 @@ export function useDrafting(
     },
     [context, ease, recentRuns, songNeeds],
   );
-  return { draft, isBusy, reasons, leftOut };
+  return { draft, isBusy, reasons, leftOut, missing };
 }
