@@ -11,11 +11,34 @@ export interface RuleRow {
   readonly min: number;
   readonly max: number;
   readonly label: string;
+  /** Where it comes from, where that is not the source of the whole table. */
+  readonly source?: string;
 }
 
 function row(path: RulePath, unit: RuleUnit, min: number, max: number, label: string): RuleRow {
   return { path, unit, min, max, label };
 }
+
+const HOUSE = 'house reading of usual practice';
+
+const DRAFT_ROWS: readonly RuleRow[] = [
+  ...DRAFT_LENGTHS.map((minutes) =>
+    row(`draftLeast.${minutes}`, 'exercises', 1, 20, `Exercises at least, from ${minutes} minutes on`),
+  ),
+  ...DRAFT_LENGTHS.map((minutes) =>
+    row(`draftMost.${minutes}`, 'exercises', 2, 30, `Exercises at most, from ${minutes} minutes on`),
+  ),
+  row('draft.coolDownShare', 'share', 0.05, 0.4, 'Cool-down: share of the minutes'),
+  row('draft.coolDownLeast', 'seconds', 20, 300, 'Cool-down: at least'),
+  row('draft.coolDownShort', 'seconds', 10, 120, 'Cool-down in five minutes and less: at least'),
+  row('draft.coolDownAfterHeavy', 'seconds', 60, 480, 'Cool-down after heavy work'),
+  row('draft.explainFirst', 'share', 0.05, 0.5, 'First lesson: share of the minutes for explaining'),
+  row('draft.explainShort', 'share', 0.05, 0.5, 'First lesson of five minutes and less: the same'),
+  row('draft.explainLater', 'share', 0.02, 0.3, 'Later: share of the minutes for explaining'),
+  row('draft.comesBack', 'share', 0, 1, 'Share of the exercises that comes back next time'),
+  row('draft.another', 'share', 0.2, 1, 'Another draft: share of the exercises that is new'),
+  row('draft.childMost', 'seconds', 30, 240, 'A child: no exercise longer than'),
+].map((draft) => ({ ...draft, source: HOUSE }));
 
 export const RULE_ROWS: readonly RuleRow[] = [
   row('margin.usual', 'semitones', 0, 4, 'Ordinary work stays inside both ends by'),
@@ -81,20 +104,5 @@ export const RULE_ROWS: readonly RuleRow[] = [
   row('older.from', 'years', 50, 80, 'Older voice from'),
   row('older.firstSpan', 'semitones', 4, 24, 'Older voice: first sung steps no wider than'),
   row('older.tempoShare', 'share', 0.6, 1, 'Older voice: share of the usual tempo'),
-  ...DRAFT_LENGTHS.map((minutes) =>
-    row(`draftLeast.${minutes}`, 'exercises', 1, 20, `Exercises at least, from ${minutes} minutes on`),
-  ),
-  ...DRAFT_LENGTHS.map((minutes) =>
-    row(`draftMost.${minutes}`, 'exercises', 2, 30, `Exercises at most, from ${minutes} minutes on`),
-  ),
-  row('draft.coolDownShare', 'share', 0.05, 0.4, 'Cool-down: share of the minutes'),
-  row('draft.coolDownLeast', 'seconds', 20, 300, 'Cool-down: at least'),
-  row('draft.coolDownShort', 'seconds', 10, 120, 'Cool-down in five minutes and less: at least'),
-  row('draft.coolDownAfterHeavy', 'seconds', 60, 480, 'Cool-down after heavy work'),
-  row('draft.explainFirst', 'share', 0.05, 0.5, 'First lesson: share of the minutes for explaining'),
-  row('draft.explainShort', 'share', 0.05, 0.5, 'First lesson of five minutes and less: the same'),
-  row('draft.explainLater', 'share', 0.02, 0.3, 'Later: share of the minutes for explaining'),
-  row('draft.comesBack', 'share', 0, 1, 'Share of the exercises that comes back next time'),
-  row('draft.another', 'share', 0.2, 1, 'Another draft: share of the exercises that is new'),
-  row('draft.childMost', 'seconds', 30, 240, 'A child: no exercise longer than'),
+  ...DRAFT_ROWS,
 ];

@@ -52,7 +52,7 @@ export const gate = {
   gentleToday: 'Gentle work only today: body, breath, hums, straws, glides.',
   middleToday: 'Up to modest middle work today, at half the usual time.',
   cutTo: 'The routine is shortened to {{time}}.',
-  onceMore: 'Five minutes, and once more later today.',
+  onceMore: 'Then rest, and the same once more later today.',
   lockedBy: 'Locked on {{day}}.',
   ownDecision: 'The teacher’s own decision, in your words; it is kept in the log',
   mistake: 'Tapped by mistake',

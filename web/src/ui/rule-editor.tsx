@@ -91,7 +91,7 @@ export function RuleEditor({ changes, below, onChange }: RuleEditorProps): React
                   />
                 </Table.Td>
                 <Table.Td>{t(`settings.units.${row.unit}`)}</Table.Td>
-                <Table.Td>{below.changed?.[row.path] ?? below.source}</Table.Td>
+                <Table.Td>{below.changed?.[row.path] ?? row.source ?? below.source}</Table.Td>
                 <Table.Td w={210}>
                   {own !== undefined && (
                     <Button

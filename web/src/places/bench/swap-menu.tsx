@@ -79,11 +79,19 @@ export function SwapMenu({ step, context, sungSteps, room, onSwap }: SwapMenuPro
               {index + 1}. {other.name}
             </b>
             <small className={classes['keeps']}>
-              {t('bench.swap.keeps', { list: kept.map((one) => t(`bench.swap.kept.${one}`)).join(', ') })}
+              {t('bench.swap.keeps', {
+                list: kept
+                  .filter((one) => one !== 'known')
+                  .map((one) => t(`bench.swap.kept.${one}`))
+                  .join(', '),
+              })}
               {lost.length > 0 &&
                 ` ${t('bench.swap.loses', { list: lost.map((one) => t(`bench.swap.kept.${one}`)).join(', ') })}`}
             </small>
-            <small className={classes['keeps']}>{lengthOf(other)}</small>
+            <small className={classes['keeps']}>
+              {lengthOf(other)}
+              {kept.includes('known') && ` · ${t('bench.swap.kept.known')}`}
+            </small>
           </Menu.Item>
         ))}
       </Menu.Dropdown>
