@@ -1,15 +1,10 @@
 import { fewMoreThenHome, goHome, turnBack, type FewMore, type Ladder } from '../ladder/index.ts';
-import { isMissed, keyWays, moreHelp } from './key-ways.ts';
+import { isMissed } from './marks.ts';
+import { keyWays } from './key-ways.ts';
+import { moreHelp } from './help-after.ts';
 import { runKeysOf } from './run-plan.ts';
-import {
-  STOP_MARKS,
-  type RunAction,
-  type RunKey,
-  type RunState,
-  type RunStep,
-  type StopCause,
-  type SungKey,
-} from './run.types.ts';
+import { STOP_MARKS } from './marks.ts';
+import { type RunAction, type RunKey, type RunState, type RunStep, type StopCause, type SungKey } from './run.types.ts';
 
 /** A warm-up is never hard work: effort over this, of ten, is a stop. */
 const MOST_EFFORT = 4;

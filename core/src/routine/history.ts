@@ -1,8 +1,8 @@
 import { patternOfWork, type Exercise } from '../shelf/index.ts';
 import { daysBetween } from '../voice/index.ts';
-import { isMissed } from './key-ways.ts';
+import { isMissed } from './marks.ts';
 import { weightedMinutes } from './load.ts';
-import type { Mark } from './run.types.ts';
+import type { Mark } from './marks.ts';
 
 /** What one run did with one exercise. */
 export interface PastExercise {

@@ -5,24 +5,16 @@ export { weightedMinutes } from './load.ts';
 export { groupSettings, layGroup, type GroupMember, type GroupStep } from './lay-group.ts';
 export { isReadyDue, repairsFor, type Repair } from './ready.ts';
 export { MOST_READY_QUESTIONS, READY_GLIDE, USUAL_READY_QUESTIONS, type ReadyQuestion } from './ready.data.ts';
-export { keysOf, mannerThatWorked, type KeyWay } from './key-ways.ts';
+export { keysOf, type KeyWay } from './key-ways.ts';
+export { mannerThatWorked } from './help-after.ts';
 export { layRoutine } from './lay-routine.ts';
 export { isSingable, isSung, layStep, USUAL_SET_UP } from './lay-step.ts';
 export { remedyFor, type Offered } from './remedy-for.ts';
 export { countdownOf, nextKey, secondsForStep, secondsLeft, type Countdown } from './run-outlook.ts';
 export { isSungByStudent, runDigest, type DigestedStep, type RunDigest } from './run-digest.ts';
 export { runStepOf, startRun } from './run-plan.ts';
-export {
-  MARKS,
-  STOP_MARKS,
-  type Mark,
-  type RunAction,
-  type RunKey,
-  type RunState,
-  type RunStep,
-  type StopCause,
-  type SungKey,
-} from './run.types.ts';
+export { MARKS, STOP_MARKS, type Mark } from './marks.ts';
+export { type RunAction, type RunKey, type RunState, type RunStep, type StopCause, type SungKey } from './run.types.ts';
 export {
   type LaidLadder,
   type LaidRoutine,

@@ -3,7 +3,8 @@ import { shippedExercises } from '../shelf/index.ts';
 import { conduct, currentKey, currentStep, layRoutine, mannerThatWorked, remedyFor, startRun } from './index.ts';
 import type { VoiceFile } from '../voice/index.ts';
 import type { LaidRoutine, StepSettings } from './routine.types.ts';
-import type { Mark, RunState } from './run.types.ts';
+import type { Mark } from './marks.ts';
+import type { RunState } from './run.types.ts';
 
 const exercises = new Map(shippedExercises().map((exercise) => [exercise.id, exercise]));
 let count = 0;

@@ -1,6 +1,5 @@
 import type { Rung } from '../ladder/index.ts';
 import { helpPlan, type Help } from '../shelf/index.ts';
-import type { Mark, SungKey } from './run.types.ts';
 
 /** How one key is sung: who sounds in it, and in which manner. */
 export interface KeyWay {
@@ -42,34 +41,4 @@ export function keyWays(rungs: readonly Passed[], manners: readonly string[], is
     const help = isShownAndSung && index > 0 ? 'together' : (helps[key] ?? 'together');
     return { help, ...(manner !== undefined && { manner }) };
   });
-}
-
-const MORE: Readonly<Record<Help, Help>> = {
-  alone: 'cue-only',
-  'cue-only': 'together',
-  together: 'together',
-  shown: 'shown',
-};
-
-/** The help after a missed key: a little more, for one key. */
-export function moreHelp(help: Help): Help {
-  return MORE[help];
-}
-
-/** Whether a key did not come as it should. */
-export function isMissed({ marks }: { readonly marks: readonly Mark[] }): boolean {
-  return marks.some((mark) => mark !== 'easy');
-}
-
-/**
- * The last of a step's manners that was sung without trouble: the softest or cleanest that worked.
- *
- * @param sung keys of the step in the order they were sung
- * @returns nothing where no manner worked, or the step has none
- */
-export function mannerThatWorked(sung: readonly Pick<SungKey, 'manner' | 'outcome' | 'marks'>[]): string | undefined {
-  const manners = [...new Set(sung.flatMap(({ manner }) => manner ?? []))];
-  return [...manners]
-    .reverse()
-    .find((manner) => sung.some((key) => key.manner === manner && key.outcome === 'sung' && !isMissed(key)));
 }

@@ -1,6 +1,7 @@
 import { answersCracks } from '../day/index.ts';
 import type { Approach, Exercise } from '../shelf/index.ts';
-import type { Mark, SungKey } from './run.types.ts';
+import type { Mark } from './marks.ts';
+import type { SungKey } from './run.types.ts';
 
 /** Source: house choice; keys a remedy is given before the next is offered. */
 const KEYS_A_REMEDY = 2;

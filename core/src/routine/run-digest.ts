@@ -1,5 +1,6 @@
 import type { PastExercise } from './history.ts';
-import type { Mark, RunState, SungKey } from './run.types.ts';
+import type { Mark } from './marks.ts';
+import type { RunState, SungKey } from './run.types.ts';
 
 /** What lists and later routines need of a run, worked out whenever the run changes. */
 export interface RunDigest {

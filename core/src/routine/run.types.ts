@@ -1,25 +1,10 @@
 import type { LadderInput, Leg, Zone } from '../ladder/index.ts';
 import type { ExerciseKind } from '../limits/index.ts';
 import type { Help } from '../shelf/index.ts';
+import type { Mark } from './marks.ts';
 
-/** Marks a teacher puts on a key; the last four stop the step. */
-export const MARKS = [
-  'strain',
-  'crack',
-  'easy',
-  'pitch',
-  'breath',
-  'tension',
-  'pain',
-  'tickle',
-  'cough',
-  'dizzy',
-] as const;
-export type Mark = (typeof MARKS)[number];
 /** What can stop a step: a mark, or effort over four of ten. */
 export type StopCause = Mark | 'effort';
-export const STOP_MARKS: ReadonlySet<Mark> = new Set(['pain', 'tickle', 'cough', 'dizzy']);
-
 /** One key to sing, or one pass of a glide. Pitches MIDI; seconds from cue to the end of the breath after it. */
 export interface RunKey {
   readonly tonic: number;

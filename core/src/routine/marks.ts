@@ -1,0 +1,20 @@
+/** Marks a teacher puts on a key; the last four stop the step. */
+export const MARKS = [
+  'strain',
+  'crack',
+  'easy',
+  'pitch',
+  'breath',
+  'tension',
+  'pain',
+  'tickle',
+  'cough',
+  'dizzy',
+] as const;
+export type Mark = (typeof MARKS)[number];
+export const STOP_MARKS: ReadonlySet<Mark> = new Set(['pain', 'tickle', 'cough', 'dizzy']);
+
+/** Whether a key did not come as it should. */
+export function isMissed({ marks }: { readonly marks: readonly Mark[] }): boolean {
+  return marks.some((mark) => mark !== 'easy');
+}
