@@ -10,8 +10,13 @@ const CORE_ROOMS = {
   shelf: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song'],
   day: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'shelf'],
   routine: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day'],
-  draft: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine'],
-  sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine'],
+  fit: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine'],
+  edit: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit'],
+  past: ['voice', 'shelf'],
+  review: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit', 'edit', 'past'],
+  run: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit', 'past'],
+  draft: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit', 'review'],
+  sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'run'],
   formats: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine'],
 };
 

@@ -189,6 +189,11 @@ export {
 } from './shelf/index.ts';
 export * from './day/index.ts';
 export * from './routine/index.ts';
+export * from './fit/index.ts';
+export * from './edit/index.ts';
+export * from './review/index.ts';
+export * from './run/index.ts';
+export * from './past/index.ts';
 export * from './draft/index.ts';
 export {
   conductCheck,

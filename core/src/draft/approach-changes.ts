@@ -1,12 +1,6 @@
-import {
-  type Finding,
-  type LaidStep,
-  type RoutineContext,
-  type RoutineStep,
-  layRoutine,
-  reviewRoutine,
-} from '../routine/index.ts';
 import { cuesOf, schoolCues, type Approach } from '../shelf/index.ts';
+import { reviewRoutine, type Finding } from '../review/index.ts';
+import { layRoutine, type LaidStep, type RoutineContext, type RoutineStep } from '../routine/index.ts';
 
 /** What a change of approach does to one step. Times in seconds; keys counted, repeats too. */
 export interface StepChange {

@@ -3,8 +3,9 @@ import { overlayFor, OVERLAYS, shippedExercises, substitutesFor, type Exercise }
 import { draftDays } from '../testing/draft-days.ts';
 import { contextOf, exercises, step } from '../testing/routine-context.ts';
 import type { VoiceFile } from '../voice/index.ts';
+import { layRoutine, type LaidStep, type RoutineContext } from '../routine/index.ts';
+import { repairsFor, startRun } from '../run/index.ts';
 import { draftRoutine, fillRecipe, RECIPES } from './index.ts';
-import { layRoutine, repairsFor, startRun, type LaidStep, type RoutineContext } from '../routine/index.ts';
 
 const laidOn = (id: string, change: Partial<RoutineContext>, file: Partial<VoiceFile> = {}): LaidStep | undefined =>
   layRoutine([step('lip-trill-on-five'), step('hum-glides'), step(id)], contextOf(change, file)).steps[2];

@@ -1,7 +1,9 @@
 import { isOlderVoice } from '../day/index.ts';
 import { STAGES, type Stage } from '../limits/index.ts';
-import { fitRoutine, layRoutine, reviewRoutine } from '../routine/index.ts';
 import { isSungWork, overlayFor, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
+import { fitRoutine } from '../fit/index.ts';
+import { reviewRoutine } from '../review/index.ts';
+import { layRoutine } from '../routine/index.ts';
 import { withCoolDown, withMoreCoolDown } from './cool-down.ts';
 import { GOAL_OVERLAYS, type DraftSlot } from './draft-plan.data.ts';
 import { WANTS } from './draft-shape.data.ts';

@@ -1,5 +1,6 @@
-import { coolDownSeconds, optionsOf, type StepOption, type StepSettings } from '../routine/index.ts';
 import { isSungWork } from '../shelf/index.ts';
+import { optionsOf, type StepOption } from '../fit/index.ts';
+import { coolDownSeconds, type StepSettings } from '../routine/index.ts';
 import { stepShape } from './draft-shape.ts';
 import type { DraftContext } from './draft.types.ts';
 import { fillPlace, leastOf, type Filled, type Pool } from './drafting.ts';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { contextOf, exercises, step } from '../testing/routine-context.ts';
-import { copyRoutine, type CopiedStep } from './index.ts';
 import { layRoutine, type RoutineContext } from '../routine/index.ts';
+import { copyRoutine, type CopiedStep } from './index.ts';
 
 const BASS: Partial<RoutineContext> = {
   voice: {

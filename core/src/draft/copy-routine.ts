@@ -1,14 +1,14 @@
+import { relativeThatFits } from '../shelf/index.ts';
 import {
-  type LaidStep,
-  type RoutineContext,
-  type RoutineStep,
-  type StepSettings,
   isSingable,
   isSung,
   layRoutine,
   layStep,
+  type LaidStep,
+  type RoutineContext,
+  type RoutineStep,
+  type StepSettings,
 } from '../routine/index.ts';
-import { relativeThatFits } from '../shelf/index.ts';
 
 /** What became of one step when a routine was copied to another voice. */
 export interface CopiedStep {

@@ -1,7 +1,8 @@
 import { isChild, USUAL_RULES } from '../limits/index.ts';
-import { leastKeys, shapeFor, USUAL_SET_UP, type RoutineShape, type StepShape } from '../routine/index.ts';
 import type { Exercise } from '../shelf/index.ts';
 import { voiceOf } from '../voice/index.ts';
+import type { StepShape } from '../fit/index.ts';
+import { leastKeys, shapeFor, USUAL_SET_UP, type RoutineShape } from '../routine/index.ts';
 import { EXPLAINING, LONGEST_STEP } from './draft-shape.data.ts';
 import type { DraftContext } from './draft.types.ts';
 

@@ -3,8 +3,10 @@ import { STAGES } from '../limits/index.ts';
 import { OVERLAYS, shippedExercises, type Exercise } from '../shelf/index.ts';
 import { draftDays } from '../testing/draft-days.ts';
 import type { VoiceFile } from '../voice/index.ts';
+import { outwardKeys } from '../fit/index.ts';
+import { reviewRoutine } from '../review/index.ts';
+import { layRoutine } from '../routine/index.ts';
 import { draftRoutine, type DraftContext, type DraftedRoutine } from './index.ts';
-import { layRoutine, outwardKeys, reviewRoutine } from '../routine/index.ts';
 
 const shelf = shippedExercises();
 const exercises = new Map(shelf.map((exercise) => [exercise.id, exercise]));

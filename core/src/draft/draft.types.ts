@@ -1,5 +1,5 @@
-import { type RoutineContext, type RoutineStep } from '../routine/index.ts';
 import type { Exercise } from '../shelf/index.ts';
+import type { RoutineContext, RoutineStep } from '../routine/index.ts';
 
 /** What a draft is made from, besides the day: minutes, wishes, what was done lately, and a seed. */
 export interface DraftContext extends RoutineContext {

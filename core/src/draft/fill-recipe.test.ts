@@ -2,15 +2,9 @@ import { occasionOf } from '../day/index.ts';
 import { STAGES } from '../limits/index.ts';
 import { shippedExercises } from '../shelf/index.ts';
 import type { VoiceFile } from '../voice/index.ts';
+import { reviewRoutine } from '../review/index.ts';
+import { layRoutine, shapeFor, type LaidStep, type RoutineContext, type RoutineStep } from '../routine/index.ts';
 import { fillRecipe, isMadeFor, RECIPES } from './index.ts';
-import {
-  layRoutine,
-  reviewRoutine,
-  shapeFor,
-  type LaidStep,
-  type RoutineContext,
-  type RoutineStep,
-} from '../routine/index.ts';
 
 const exercises = new Map(shippedExercises().map((exercise) => [exercise.id, exercise]));
 const file = (

@@ -1,6 +1,6 @@
-import type { RoutineContext, RoutineStep } from '../routine/index.ts';
 import { isPossibleWith, spanOf, type Exercise } from '../shelf/index.ts';
 import type { VoiceFile } from '../voice/index.ts';
+import type { RoutineContext, RoutineStep } from '../routine/index.ts';
 import { compose } from './compose.ts';
 import { sortOut } from './draft-candidates.ts';
 import type { DraftContext } from './draft.types.ts';

@@ -1,7 +1,7 @@
 import { servesGoals } from '../day/index.ts';
 import type { Stage } from '../limits/index.ts';
-import { layRoutine, type LaidRoutine, type RoutineStep } from '../routine/index.ts';
 import { isSungWork } from '../shelf/index.ts';
+import { layRoutine, type LaidRoutine, type RoutineStep } from '../routine/index.ts';
 import type { DraftContext, Missing } from './draft.types.ts';
 
 /** House choice: a draft that leaves more than this share of its minutes empty says so. */

@@ -1,12 +1,12 @@
+import { outwardKeys } from '../fit/index.ts';
 import {
-  type LaidStep,
-  type RoutineContext,
-  type StepSettings,
   isSung,
   keysOf,
   layRoutine,
   leastKeys,
-  outwardKeys,
+  type LaidStep,
+  type RoutineContext,
+  type StepSettings,
 } from '../routine/index.ts';
 import { withSettings, type Filled } from './drafting.ts';
 

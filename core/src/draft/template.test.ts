@@ -1,6 +1,6 @@
 import { contextOf, exercises, step } from '../testing/routine-context.ts';
-import { approachChanges, fillRecipe, recipeParts, templateSteps } from './index.ts';
 import { layRoutine } from '../routine/index.ts';
+import { approachChanges, fillRecipe, recipeParts, templateSteps } from './index.ts';
 
 const STEPS = [
   { ...step('long-hiss'), block: 'Floor work' },

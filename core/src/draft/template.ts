@@ -1,5 +1,5 @@
-import { type RoutineStep } from '../routine/index.ts';
 import type { Exercise } from '../shelf/index.ts';
+import type { RoutineStep } from '../routine/index.ts';
 import { forAnyVoice } from './copy-routine.ts';
 import type { RecipePart } from './recipes.data.ts';
 

@@ -5,8 +5,8 @@ import { resolveLimits, type LimitContext, type Limits } from '../limits/index.t
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
 import { heavyBelowTop, isHeavyWork, overlayFor, patternOfWork, type Exercise, type Work } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
-import type { LaidLadder, LaidSiren, LaidStep, RoutineContext, RoutineStep, StepSettings } from './routine.types.ts';
 import { layLadder } from './lay-ladder.ts';
+import type { LaidLadder, LaidSiren, LaidStep, RoutineContext, RoutineStep, StepSettings } from './routine.types.ts';
 
 /** House default, a teacher's setting: seconds to explain an exercise the student does not know yet, and a known one. */
 export const USUAL_SET_UP = { whenNew: 20, whenKnown: 5 };

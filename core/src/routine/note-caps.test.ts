@@ -2,7 +2,8 @@ import { replayLedger, resolveLimits } from '../limits/index.ts';
 import { isNoLouder, type Exercise, type PatternWork } from '../shelf/index.ts';
 import { contextOf, exercises, step } from '../testing/routine-context.ts';
 import type { VoiceFile } from '../voice/index.ts';
-import { layRoutine, reviewRoutine, type LaidStep, type RoutineContext } from './index.ts';
+import { reviewRoutine } from '../review/index.ts';
+import { layRoutine, type LaidStep, type RoutineContext } from './index.ts';
 
 type Marks = PatternWork['marks'];
 const BELT: Partial<VoiceFile> = { beltCeiling: 69, style: 'pop' };

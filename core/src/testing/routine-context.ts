@@ -1,6 +1,6 @@
 import { shippedExercises } from '../shelf/index.ts';
-import type { RoutineContext } from '../routine/index.ts';
 import type { VoiceFile } from '../voice/index.ts';
+import type { RoutineContext } from '../routine/index.ts';
 
 const shelf = shippedExercises();
 export const exercises = new Map(shelf.map((exercise) => [exercise.id, exercise]));

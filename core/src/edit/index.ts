@@ -1,0 +1,9 @@
+export {
+  isAlike,
+  mergeRoutines,
+  takeTheirs,
+  type MergeConflict,
+  type Merged,
+  type MergedFields,
+} from './merge-routines.ts';
+export { applyPatch, type Patched, type RoutinePatch } from './routine-patch.ts';

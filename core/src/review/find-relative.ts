@@ -1,0 +1,36 @@
+import { relativeThatFits, type Exercise } from '../shelf/index.ts';
+import { isSingable } from '../routine/index.ts';
+import type { Fix, ReviewContext } from './finding.types.ts';
+
+/** Puts the nearest relative that can be sung in a step’s place. */
+export function swapFix(stepId: string, exercise: Exercise, context: ReviewContext, sungSteps: number): readonly Fix[] {
+  const other = relativeThatFits(
+    exercise,
+    context.exercises,
+    (one) => !one.optIn && one.load <= exercise.load && isSingable(one, context, sungSteps),
+  );
+  return other ? [{ label: `Take “${other.name}” instead`, patch: { op: 'swap', stepId, exerciseId: other.id } }] : [];
+}
+
+export function removeFix(stepId: string): Fix {
+  return { label: 'Leave it out', patch: { op: 'remove', stepId } };
+}
+
+/** The first exercise of the shelf that answers a wish and can be sung there; known ones first. */
+export function exerciseFor(
+  context: ReviewContext,
+  sungSteps: number,
+  wish: (exercise: Exercise) => boolean,
+): Exercise | null {
+  const here = new Set(context.steps.map(({ exerciseId }) => exerciseId));
+  const ranked = [...context.exercises.values()]
+    .filter((exercise) => !exercise.optIn && !exercise.grit && !here.has(exercise.id) && wish(exercise))
+    .sort((a, b) => Number(context.known.has(b.id)) - Number(context.known.has(a.id)) || a.load - b.load);
+  return ranked.find((exercise) => isSingable(exercise, context, sungSteps)) ?? null;
+}
+
+/** Where a step belongs that is added before the cool-down, or at the end where there is none. */
+export function placeBeforeCoolDown({ steps, exercises }: ReviewContext): number {
+  const cool = steps.findIndex(({ exerciseId }) => exercises.get(exerciseId)?.stage === 'cool');
+  return cool < 0 ? steps.length : cool;
+}

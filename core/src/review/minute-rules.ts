@@ -1,0 +1,83 @@
+import { servesGoals } from '../day/index.ts';
+import { isForVoice, isSungWork, type Exercise } from '../shelf/index.ts';
+import { STAGES } from '../limits/index.ts';
+import { canFit, secondsToGive } from '../fit/index.ts';
+import { layStep } from '../routine/index.ts';
+import { exerciseFor } from './find-relative.ts';
+import type { Fix, Reviewed, Rule } from './finding.types.ts';
+import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
+
+export const minutesOf = (seconds: number): string => {
+  const whole = Math.round(seconds);
+  return `${String(Math.floor(whole / 60))}:${String(whole % 60).padStart(2, '0')}`;
+};
+
+const SHORTEN: Fix = { label: 'Shorten to fit', patch: { op: 'fit' } };
+
+/** House choice: fewer seconds than these are not worth a press. */
+const WORTH_GIVING = 15;
+
+const overBudget: Rule = ({ context, laid }) => {
+  const { minutes, steps } = context;
+  const over = laid.seconds - minutes * 60;
+  if (over <= 0.05) return [];
+  const enough = Math.ceil(laid.seconds / 60);
+  const allow: Fix = { label: `Allow ${String(enough)} minutes`, patch: { op: 'minutes', minutes: enough } };
+  const fits = canFit(steps, minutes * 60, context);
+  const why = fits ? '' : ' What is pinned and what is never left out do not fit into these minutes.';
+  return [
+    {
+      rule: 'over-budget',
+      severity: 'warn',
+      message: `The routine is ${minutesOf(over)} over its ${String(minutes)} minutes.${why}`,
+      fixes: fits ? [SHORTEN, allow] : [allow],
+    },
+  ];
+};
+
+/** One more exercise for free minutes: no heavier than what is here, and short enough. */
+function oneMore({ context, sung }: Reviewed, free: number): readonly Fix[] {
+  const { voice, steps, exercises } = context;
+  const mostLoad = Math.max(1, ...sung.map(({ exercise }) => exercise.load));
+  const rankOf = (exercise: Exercise | undefined): number => (exercise ? STAGES.indexOf(exercise.stage) : 0);
+  const suits = (one: Exercise): boolean =>
+    isSungWork(one) &&
+    one.stage !== 'cool' &&
+    one.load <= mostLoad &&
+    isForVoice(one, voice.type) &&
+    (one.styles.length === 0 || one.styles.includes(voice.style)) &&
+    layStep({ id: '', exerciseId: one.id, settings: {} }, one, context, sung.length, 0).seconds <= free;
+  const serves = (one: Exercise): boolean => one.goals.some((goal) => voice.goals.includes(goal));
+  const more =
+    exerciseFor(context, sung.length, (one) => serves(one) && suits(one)) ?? exerciseFor(context, sung.length, suits);
+  if (!more) return [];
+  const later = steps.findIndex(({ exerciseId }) => rankOf(exercises.get(exerciseId)) > rankOf(more));
+  const at = later < 0 ? steps.length : later;
+  return [{ label: `Add “${more.name}”`, patch: { op: 'add', exerciseId: more.id, at } }];
+}
+
+const underBudget: Rule = (reviewed) => {
+  const { context, laid, steps } = reviewed;
+  const free = context.minutes * 60 - laid.seconds;
+  if (steps.length === 0 || laid.seconds >= context.minutes * 60 * FIGURES.underBudgetShare) return [];
+  const minutes = Math.max(1, Math.ceil(laid.seconds / 60));
+  const keys: readonly Fix[] =
+    secondsToGive(context.steps, context) >= WORTH_GIVING
+      ? [{ label: 'Use them for more keys', patch: { op: 'fit' } }]
+      : [];
+  return [
+    {
+      rule: 'under-budget',
+      severity: 'note',
+      message: `Of ${String(context.minutes)} minutes ${minutesOf(free)} are not used.`,
+      fixes: [
+        ...keys,
+        ...(servesGoals(context.kind) ? oneMore(reviewed, free) : []),
+        { label: `Set ${String(minutes)} minutes`, patch: { op: 'minutes', minutes } },
+      ],
+    },
+  ];
+};
+
+/** Rules on the minutes of a routine: too long for them, or minutes that nothing is done with. */
+export const MINUTE_RULES: readonly Rule[] = [overBudget, underBudget];

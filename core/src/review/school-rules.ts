@@ -1,0 +1,87 @@
+import { BREATH_SHARES, mayExtend, isCloseToPerformance, servesGoals } from '../day/index.ts';
+import { againstSchool, answerTo, cuesOf, opposedOn, PULL_CAUTIONS } from '../shelf/index.ts';
+import { exerciseFor, removeFix, swapFix } from './find-relative.ts';
+import type { Fix, Rule, Said } from './finding.types.ts';
+import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
+
+const words = (question: string): string => question.replaceAll('-', ' ');
+
+const schools: Rule = ({ steps, context }) =>
+  steps.flatMap(({ id, exercise }, index): readonly Said[] => {
+    const against = againstSchool(exercise, context.approach);
+    const isMute = exercise.cues.length > 0 && cuesOf(exercise, context.approach).length === 0;
+    if (!against && !isMute) return [];
+    const message = against
+      ? `“${exercise.name}” belongs to another school than the one chosen: ${words(against)}.`
+      : `Every cue of “${exercise.name}” belongs to another school than the one chosen.`;
+    const fixes = against ? [...swapFix(id, exercise, context, index), removeFix(id)] : [];
+    return [{ rule: 'other-school', severity: 'note', stepId: id, message, fixes }];
+  });
+
+const contradictions: Rule = ({ steps, context }) =>
+  steps.flatMap(({ id, exercise, settings }, index): readonly Said[] => {
+    const other = steps.slice(0, index).find((step) => opposedOn(step.exercise, exercise) !== null);
+    const question = other && opposedOn(other.exercise, exercise);
+    if (!other || !question) return [];
+    const caution = PULL_CAUTIONS[question];
+    const isOnFile = caution !== undefined && (context.voice.cautions ?? []).includes(caution);
+    if (!isOnFile && (settings.contrast || other.settings.contrast)) return [];
+    const onPurpose: readonly Fix[] = isOnFile
+      ? []
+      : [{ label: 'It is a deliberate contrast', patch: { op: 'set', stepId: id, settings: { contrast: true } } }];
+    return [
+      {
+        rule: 'contradiction',
+        severity: isOnFile ? 'stop' : 'warn',
+        stepId: id,
+        about: question,
+        message: `“${exercise.name}” pulls the other way from “${other.exercise.name}”: ${words(question)}${isOnFile ? ', and there is a caution on file about that' : ''}.`,
+        fixes: [...onPurpose, removeFix(id)],
+      },
+    ];
+  });
+
+const breathShare: Rule = ({ laid, steps, context }) => {
+  const answer = answerTo(context.approach, 'breath-share') ?? '';
+  const wanted = BREATH_SHARES[answer];
+  if (!wanted || laid.seconds < FIGURES.breathShareFromSeconds || !servesGoals(context.kind)) return [];
+  const breath = steps.filter(({ exercise }) => exercise.stage === 'breath');
+  const share = breath.reduce((sum, { seconds }) => sum + seconds, 0) / laid.seconds;
+  const slack = FIGURES.breathShareSlack;
+  if (share >= wanted.least - slack && share <= wanted.most + slack) return [];
+  const percent = (part: number): string => `${String(Math.round(part * 100))} %`;
+  const isShort = share < wanted.least;
+  const more = isShort ? exerciseFor(context, 0, ({ stage }) => stage === 'breath') : null;
+  const least = [...breath].sort((a, b) => a.seconds - b.seconds)[0];
+  const at = steps.findIndex(({ exercise }) => exercise.stage !== 'settle' && exercise.stage !== 'breath');
+  const fixes: readonly Fix[] = more
+    ? [{ label: `Add “${more.name}”`, patch: { op: 'add', exerciseId: more.id, at: Math.max(0, at) } }]
+    : !isShort && least
+      ? [removeFix(least.id)]
+      : [];
+  return [
+    {
+      rule: 'breath-share',
+      severity: 'note',
+      message: `Breath work takes ${percent(share)} of the time; the approach wants ${isShort ? `${percent(wanted.least)} and more` : `${percent(wanted.most)} at most`}.`,
+      fixes,
+    },
+  ];
+};
+
+const restoring: Rule = ({ steps, context }) =>
+  steps
+    .filter(
+      ({ exercise, problem }) =>
+        !problem && exercise.extendsRange && !isCloseToPerformance(context) && !mayExtend(exercise, context),
+    )
+    .map(({ id, exercise }, index) => ({
+      rule: 'extends' as const,
+      severity: 'note' as const,
+      stepId: id,
+      message: `“${exercise.name}” extends the range; by the approach a warm-up only restores it.`,
+      fixes: [...swapFix(id, exercise, context, index), removeFix(id)],
+    }));
+
+/** Rules on the school that was chosen, and on steps that pull against each other. */
+export const SCHOOL_RULES: readonly Rule[] = [schools, contradictions, breathShare, restoring];

@@ -1,0 +1,189 @@
+import fc from 'fast-check';
+import { writeNote } from '../pitch/index.ts';
+import { contextOf, step } from '../testing/routine-context.ts';
+import type { VoiceFile } from '../voice/index.ts';
+import { layRoutine } from '../routine/index.ts';
+import {
+  canGoHome,
+  canTurnBack,
+  conduct,
+  countdownOf,
+  currentKey,
+  secondsForStep,
+  secondsLeft,
+  startRun,
+  type RunState,
+} from './index.ts';
+
+describe('conduct', () => {
+  let made = 0;
+  const id = (): string => `key-${String((made += 1))}`;
+  const begin = (): RunState =>
+    startRun(
+      layRoutine(
+        [step('standing-check'), step('up-and-down-five'), step('long-hiss'), step('falling-hum')],
+        contextOf(),
+      ),
+    );
+  const play = (state: RunState, ...types: ('next' | 'again' | 'skip' | 'turn-back' | 'home')[]): RunState =>
+    types.reduce((at, type) => conduct(at, { type, id: id() }), state);
+  const onLadder = (): RunState => play(conduct(begin(), { type: 'next-step', id: id(), heard: false }), 'next');
+  const sungKeys = (state: RunState): string =>
+    state.sung.map(({ tonic, outcome }) => (outcome === 'sung' ? writeNote(tonic) : `(${writeNote(tonic)})`)).join(' ');
+
+  test('a step begins when it has been explained, and nothing is entered before', () => {
+    const explained = conduct(begin(), { type: 'next-step', id: id(), heard: false });
+    expect([explained.begun, canGoHome(explained), play(explained, 'turn-back', 'home')]).toEqual([
+      false,
+      false,
+      explained,
+    ]);
+    expect(play(explained, 'next').sung).toEqual([]);
+  });
+
+  test('the whole plan, key by key', () => {
+    let state = onLadder();
+    const planned = state.steps[1]?.keys.map(({ tonic }) => writeNote(tonic)).join(' ');
+    while (state.stepIndex === 1) state = play(state, 'next');
+    expect(sungKeys(state)).toBe(planned);
+    expect(state.stepIndex).toBe(2);
+  });
+
+  test('turning back early leaves exactly the keys sung', () => {
+    const turned = play(onLadder(), 'next', 'next', 'turn-back');
+    expect(canTurnBack(turned)).toBe(false);
+    let state = turned;
+    while (state.stepIndex === 1) state = play(state, 'next');
+    expect(sungKeys(state)).toBe('D4 E♭4 E4 E♭4 D4');
+  });
+
+  test('again, skip and home', () => {
+    const state = play(onLadder(), 'next', 'again', 'skip', 'next', 'home', 'next');
+    expect(sungKeys(state)).toBe('D4 E♭4 (E♭4) E4 E♭4 D4');
+    expect(state.stepIndex).toBe(2);
+    expect(canGoHome(onLadder())).toBe(false);
+  });
+
+  test('a second tap with the same id enters nothing twice', () => {
+    const once = conduct(onLadder(), { type: 'next', id: 'same' });
+    expect(conduct(once, { type: 'again', id: 'same' }).sung).toHaveLength(1);
+  });
+
+  test('the count says the keys to the turn, then home', () => {
+    const counts: string[] = [];
+    let state = onLadder();
+    while (state.stepIndex === 1) {
+      const count = countdownOf(state);
+      counts.push(`${count?.to ?? ''} ${String(count?.keys)}`);
+      state = play(state, 'next');
+    }
+    expect(counts).toEqual(['turn 2', 'turn 1', 'turn 0', 'home 1', 'home 0']);
+    expect(countdownOf(begin())).toBeNull();
+  });
+
+  test('marks go on the key being sung; a second press takes one back', () => {
+    const marked = (['crack', 'strain', 'crack'] as const).reduce(
+      (at, mark) => conduct(at, { type: 'mark', mark, id: id() }),
+      onLadder(),
+    );
+    expect(play(marked, 'next').sung[0]?.marks).toEqual(['strain']);
+  });
+
+  test.each(['pain', 'tickle', 'cough'] as const)('%s stops the step and keeps the key', (mark) => {
+    const stopped = conduct(onLadder(), { type: 'mark', mark, id: id() });
+    expect([stopped.phase, stopped.sung, stopped.stops.at(-1)?.mark]).toEqual(['stopped', [], mark]);
+    const on = conduct(stopped, { type: 'next-step', id: id(), heard: false });
+    expect([on.phase, on.stepIndex, on.sung.map(({ marks }) => marks)]).toEqual(['singing', 2, [[mark]]]);
+    expect(conduct(stopped, { type: 'finish', id: id(), heard: false }).sung[0]?.marks).toEqual([mark]);
+  });
+
+  test.each(['pain', 'dizzy', 'effort'] as const)('%s that was pressed by mistake was never there', (mark) => {
+    const before = conduct(onLadder(), { type: 'mark', mark: 'crack', id: id() });
+    const act =
+      mark === 'effort' ? ({ type: mark, level: 6, id: id() } as const) : ({ type: 'mark', mark, id: id() } as const);
+    expect(conduct(conduct(before, act), { type: 'mistake' })).toEqual(before);
+    expect(conduct(before, { type: 'mistake' })).toBe(before);
+  });
+
+  test('dizziness ends breath work as well', () => {
+    const stopped = conduct(onLadder(), { type: 'mark', mark: 'dizzy', id: id() });
+    const on = conduct(stopped, { type: 'next-step', id: id(), heard: false });
+    expect(on.steps.map(({ exerciseId }) => exerciseId)).toEqual(['standing-check', 'up-and-down-five', 'falling-hum']);
+  });
+
+  test('effort over four of ten stops the step as strain; an easier relative takes its place', () => {
+    const easy = conduct(onLadder(), { type: 'effort', level: 4, id: id() });
+    expect(easy.phase).toBe('singing');
+    const stopped = conduct(onLadder(), { type: 'effort', level: 5, id: id() });
+    expect([stopped.phase, stopped.marks, stopped.stops.at(-1)?.mark]).toEqual(['stopped', ['strain'], 'effort']);
+    const relative = startRun(layRoutine([step('hum-glides')], contextOf())).steps[0];
+    if (!relative) throw new Error('no relative');
+    const swapped = conduct(stopped, { type: 'swap', step: relative });
+    expect([swapped.phase, swapped.stepIndex, swapped.begun]).toEqual(['singing', 1, false]);
+    expect(swapped.steps.map(({ exerciseId }) => exerciseId)).toEqual([
+      'standing-check',
+      'hum-glides',
+      'long-hiss',
+      'falling-hum',
+    ]);
+    expect(conduct(onLadder(), { type: 'swap', step: relative }).steps[1]?.exerciseId).toBe('up-and-down-five');
+  });
+
+  test('pause, resume and the end', () => {
+    const paused = conduct(onLadder(), { type: 'pause' });
+    expect([paused.phase, conduct(paused, { type: 'resume' }).phase]).toEqual(['paused', 'singing']);
+    const over = conduct(onLadder(), { type: 'finish', id: id(), heard: true });
+    expect([over.phase, over.sung.length, secondsLeft(over).run]).toEqual(['finished', 1, 0]);
+    expect(play(over, 'next')).toBe(over);
+  });
+
+  test('whatever is pressed, no zone sounds, and going on never makes it longer', () => {
+    const acts = fc.array(fc.constantFrom('next', 'again', 'skip', 'turn-back', 'home', 'next-step'), {
+      maxLength: 40,
+    });
+    fc.assert(
+      fc.property(acts, fc.integer({ min: 58, max: 76 }), (types, zone) => {
+        const voice: Partial<VoiceFile> = { avoid: [{ low: zone, high: zone, kind: 'never-sounded' }] };
+        let state = startRun(
+          layRoutine([step('down-from-five'), step('thirds'), step('falling-hum')], contextOf({}, voice)),
+        );
+        for (const type of types) {
+          const before = secondsLeft(state).run;
+          state = conduct(state, type === 'next-step' ? { type, id: id(), heard: true } : { type, id: id() });
+          const key = currentKey(state);
+          const mayGrow = type === 'turn-back' || type === 'home';
+          expect(mayGrow || secondsLeft(state).run <= before + 1e-6).toBe(true);
+          expect(key === undefined || (key.low !== zone && key.high !== zone)).toBe(true);
+        }
+      }),
+      { numRuns: 500 },
+    );
+  });
+
+  test.each([
+    ['one more, then home', 1, 200, 'D4 E♭4 D4'],
+    ['two more, then home', 2, 200, 'D4 E♭4 E4 E♭4 D4'],
+    ['two more, straight home', 2, 32, 'D4 E♭4 E4 D4'],
+    ['three more would go over the top', 3, 200, 'nothing changes'],
+    ['no time', 2, 10, 'nothing changes'],
+  ] as const)('%s', (_, more, seconds, expected) => {
+    const at = onLadder();
+    let state = conduct(at, { type: 'then-home', more, seconds, id: id() });
+    if (expected === 'nothing changes') {
+      expect(state).toBe(at);
+      return;
+    }
+    expect(canTurnBack(state)).toBe(true);
+    while (state.stepIndex === 1) state = play(state, 'next');
+    expect(sungKeys(state)).toBe(expected);
+  });
+
+  test('what is left for a step is the plan without what was spent, what comes later and the key being sung', () => {
+    const state = onLadder();
+    const later = state.steps.slice(2).reduce((sum, { seconds }) => sum + seconds, 0);
+    const total = secondsLeft(begin()).run;
+    const key = currentKey(state)?.seconds ?? 0;
+    expect(secondsForStep(state, 50, 3)).toBeCloseTo(total - later - 50 - (key - 3));
+    expect(secondsForStep(state, total, 0)).toBeLessThan(0);
+  });
+});

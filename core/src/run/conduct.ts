@@ -1,0 +1,265 @@
+import { fewMoreThenHome, goHome, turnBack, type FewMore, type Ladder } from '../ladder/index.ts';
+import { isMissed, STOP_MARKS } from '../past/index.ts';
+import { keyWays } from '../routine/index.ts';
+import { moreHelp } from './help-after.ts';
+import { runKeysOf } from './run-plan.ts';
+import type { RunAction, RunKey, RunState, RunStep, StopCause, SungKey } from './run.types.ts';
+
+/** A warm-up is never hard work: effort over this, of ten, is a stop. */
+const MOST_EFFORT = 4;
+
+/** The step being worked on, if the run is not over. */
+export function currentStep(state: RunState): RunStep | undefined {
+  return state.steps[state.stepIndex];
+}
+
+/** Index of the first step that has not begun. */
+export function firstToCome({ stepIndex, begun }: RunState): number {
+  return begun ? stepIndex + 1 : stepIndex;
+}
+
+/** The key being sung, if the step has keys. */
+export function currentKey(state: RunState): RunKey | undefined {
+  return currentStep(state)?.keys[state.keyIndex];
+}
+
+function enter(state: RunState, id: string, outcome: SungKey['outcome']): RunState {
+  const step = currentStep(state);
+  const key = currentKey(state);
+  if (!step || !key || state.sung.some((sung) => sung.id === id)) return { ...state, marks: [] };
+  const { tonic, leg, low, high, tempo, help, manner } = key;
+  const sung: SungKey = {
+    id,
+    stepId: step.stepId,
+    exerciseId: step.exerciseId,
+    tonic,
+    leg,
+    low,
+    high,
+    tempo,
+    outcome,
+    marks: state.marks,
+    ...(help && { help }),
+    ...(manner !== undefined && { manner }),
+  };
+  return { ...state, marks: [], sung: [...state.sung, sung] };
+}
+
+function toStep(state: RunState, stepIndex: number): RunState {
+  const isOver = stepIndex >= state.steps.length;
+  return {
+    ...state,
+    stepIndex,
+    keyIndex: 0,
+    marks: [],
+    begun: false,
+    turned: false,
+    phase: isOver ? 'finished' : 'singing',
+  };
+}
+
+/** Keys of the step being worked on, changed. */
+function withKeys(state: RunState, change: (key: RunKey, index: number) => RunKey): RunState {
+  const steps = state.steps.map((step, index) =>
+    index === state.stepIndex ? { ...step, keys: step.keys.map(change) } : step,
+  );
+  return { ...state, steps };
+}
+
+/** After a missed key help comes back for one. */
+function helped(state: RunState): RunState {
+  const last = state.sung.at(-1);
+  if (!last || last.stepId !== currentStep(state)?.stepId || !isMissed(last)) return state;
+  return withKeys(state, (key, index) =>
+    index === state.keyIndex && key.help ? { ...key, help: moreHelp(key.help) } : key,
+  );
+}
+
+function advance(state: RunState): RunState {
+  const step = currentStep(state);
+  const hasMore = step !== undefined && state.keyIndex + 1 < step.keys.length;
+  return hasMore
+    ? helped({ ...state, keyIndex: state.keyIndex + 1, phase: 'singing' })
+    : toStep(state, state.stepIndex + 1);
+}
+
+/** Replaces what is left of a ladder after the key being sung; `turned` where it does not go out any more. */
+function replan(state: RunState, rest: (step: RunStep, key: RunKey) => Ladder | undefined, turned = true): RunState {
+  const step = currentStep(state);
+  const key = currentKey(state);
+  const ladder = step && key && rest(step, key);
+  if (!step || !ladder) return state;
+  const keys = [
+    ...step.keys.slice(0, state.keyIndex + 1),
+    ...runKeysOf(ladder, keyWays(ladder.rungs, step.manners ?? [], false)),
+  ];
+  const steps = state.steps.map((other, index) => (index === state.stepIndex ? { ...other, keys } : other));
+  return { ...state, steps, turned };
+}
+
+/** Whether the way home can still be taken: a ladder that is away from its start and not on its way there. */
+export function canTurnBack(state: RunState): boolean {
+  const key = currentKey(state);
+  const start = currentStep(state)?.ladder?.start;
+  return (
+    state.begun &&
+    key !== undefined &&
+    start !== undefined &&
+    key.leg !== 'home' &&
+    key.tonic !== start &&
+    !state.turned
+  );
+}
+
+/** Whether the start key can be sung next as the last. */
+export function canGoHome(state: RunState): boolean {
+  const key = currentKey(state);
+  const start = currentStep(state)?.ladder?.start;
+  return state.begun && key !== undefined && start !== undefined && key.tonic !== start;
+}
+
+/**
+ * So many keys further the way the ladder goes, then home, or why that cannot be.
+ *
+ * @param seconds left for what comes after the key being sung
+ * @returns nothing where the ladder is on its way home already, or the step has none
+ */
+export function fewMore(state: RunState, more: number, seconds: number): FewMore | undefined {
+  const step = currentStep(state);
+  const key = currentKey(state);
+  if (!step?.ladder || !key || !state.begun || key.leg !== step.keys[0]?.leg) return undefined;
+  return fewMoreThenHome(step.ladder, key.tonic, key.leg === 'down' ? -1 : 1, more, seconds);
+}
+
+/** Dizziness ends breath work for the day. */
+function withoutBreath(state: RunState): RunState {
+  const steps = state.steps.filter((step, index) => index <= state.stepIndex || step.kind !== 'breath');
+  return { ...state, steps };
+}
+
+function mark(state: RunState, action: Extract<RunAction, { type: 'mark' }>): RunState {
+  const marks = state.marks.includes(action.mark)
+    ? state.marks.filter((other) => other !== action.mark)
+    : [...state.marks, action.mark];
+  const marked = { ...state, marks };
+  if (!STOP_MARKS.has(action.mark)) return marked;
+  return stop(marked, action.mark, action.id);
+}
+
+/** Stops the step; the key being sung is held with its marks, and kept when the stop is gone on from. */
+function stop(state: RunState, cause: StopCause, id: string): RunState {
+  const stepId = currentStep(state)?.stepId ?? '';
+  const stops = [...state.stops, { stepId, mark: cause }];
+  return { ...state, phase: 'stopped', stops, ...(state.begun && { heldKeyId: id }) };
+}
+
+function withoutHeld(state: RunState): RunState {
+  const rest = { ...state };
+  delete rest.heldKeyId;
+  return rest;
+}
+
+/** The way on from a stop: the key that was held is kept, and dizziness ends breath work for the day. */
+function goneOn(state: RunState): RunState {
+  const { heldKeyId } = state;
+  if (state.phase !== 'stopped') return state;
+  const rest = withoutHeld(state);
+  const kept = heldKeyId === undefined ? rest : enter(rest, heldKeyId, 'sung');
+  return state.stops.at(-1)?.mark === 'dizzy' ? withoutBreath(kept) : kept;
+}
+
+/** A stop that was pressed by mistake was never there: the key that was held is sung on. */
+function takenBack(state: RunState): RunState {
+  const rest = withoutHeld(state);
+  const wasEffort = state.stops.at(-1)?.mark === 'effort';
+  const marks = state.marks.filter((name) => !STOP_MARKS.has(name) && !(wasEffort && name === 'strain'));
+  return { ...rest, marks, phase: 'singing', stops: state.stops.slice(0, -1) };
+}
+
+/** Rising effort is strain on the key it was felt on. */
+function effort(state: RunState, { level, id }: Extract<RunAction, { type: 'effort' }>): RunState {
+  if (level <= MOST_EFFORT) return state;
+  const marks = state.marks.includes('strain') ? state.marks : [...state.marks, 'strain' as const];
+  return stop({ ...state, marks }, 'effort', id);
+}
+
+function swap(state: RunState, step: RunStep): RunState {
+  const steps = state.steps.map((other, index) => (index === state.stepIndex ? step : other));
+  return { ...state, steps, keyIndex: 0, marks: [], begun: false, turned: false, phase: 'singing' };
+}
+
+/** The key being left: kept where it was sounding, or held by a stop. */
+function left(state: RunState, { heard, id }: Extract<RunAction, { heard: boolean }>): RunState {
+  if (state.phase === 'stopped') return goneOn(state);
+  return heard ? enter(state, id, 'sung') : state;
+}
+
+/** Blocks before the step that has not begun. */
+function withRepairs(state: RunState, blocks: readonly RunStep[]): RunState {
+  if (state.begun) return state;
+  const { steps, stepIndex } = state;
+  return { ...state, isReadyAsked: true, steps: [...steps.slice(0, stepIndex), ...blocks, ...steps.slice(stepIndex)] };
+}
+
+/**
+ * What a run becomes by one act of the teacher. A step begins with its first `next`, after it was explained; from then on
+ * a key that is left counts as sung, and a skipped one is kept as left out.
+ *
+ * @returns the same state where the act has no meaning, so that a second tap does no harm
+ */
+export function conduct(state: RunState, action: RunAction): RunState {
+  if (state.phase === 'finished') return state;
+  switch (action.type) {
+    case 'pause':
+      return state.phase === 'singing' ? { ...state, phase: 'paused' } : state;
+    case 'resume':
+      return state.phase === 'paused' ? { ...state, phase: 'singing' } : state;
+    case 'mark':
+      return mark(state, action);
+    case 'effort':
+      return effort(state, action);
+    case 'help':
+      return withKeys(state, (key, index) =>
+        index >= state.keyIndex && key.help ? { ...key, help: action.help } : key,
+      );
+    case 'swap':
+      return state.phase === 'stopped' ? swap(goneOn(state), action.step) : state;
+    case 'mistake':
+      return state.phase === 'stopped' ? takenBack(state) : state;
+    case 'refit':
+      return { ...state, steps: [...state.steps.slice(0, firstToCome(state)), ...action.steps] };
+    case 'ready':
+      return withRepairs(state, action.steps);
+    case 'next':
+      return state.begun ? advance(enter(state, action.id, 'sung')) : { ...state, begun: true };
+    case 'skip':
+      return advance(enter(state, action.id, 'skipped'));
+    case 'again':
+      return { ...(state.begun ? enter(state, action.id, 'sung') : state), begun: true, phase: 'singing' };
+    case 'turn-back': {
+      if (!canTurnBack(state)) return state;
+      const home = replan(state, (step, key) => step.ladder && turnBack(step.ladder, key.tonic));
+      return advance(enter(home, action.id, 'sung'));
+    }
+    case 'home': {
+      if (!canGoHome(state)) return state;
+      const home = replan(state, (step) => step.ladder && goHome(step.ladder));
+      return advance(enter(home, action.id, 'sung'));
+    }
+    case 'then-home': {
+      const found = fewMore(state, action.more, action.seconds);
+      if (!found?.canBe) return state;
+      return advance(
+        enter(
+          replan(state, () => found.ladder, false),
+          action.id,
+          'sung',
+        ),
+      );
+    }
+    case 'next-step':
+      return toStep(left(state, action), state.stepIndex + 1);
+    case 'finish':
+      return { ...left(state, action), phase: 'finished' };
+  }
+}
