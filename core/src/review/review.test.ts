@@ -220,6 +220,8 @@ test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewCont
     GOOD,
     { goals: ['range-up'], hoursToPerformance: 60, exercises: WITHOUT_GENTLE_RANGE },
   ],
+  ['the song is not higher', 'song-top', GOOD, { song: { highest: 60 } }],
+  ['the song is no quicker', 'song-run', GOOD, { song: { fastestNotesPerSecond: 0.5 } }],
   ['so are songs', 'song-top', GOOD, { song: { highest: 69 }, kind: 'cool-down' }],
   ['at home the range may be worked on', 'extends', [...GOOD, 'full-scale'], { occasion: 'home', kind: 'home' }],
   ['a goal on file asks for it', 'extends', [...GOOD, 'full-scale'], { voice: { ...BARITONE, goals: ['range-up'] } }],

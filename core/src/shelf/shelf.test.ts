@@ -136,3 +136,16 @@ test.each<[string, string, Parameters<typeof overlayFor>[2], boolean]>([
     expect([under, overlayFor(byId(under), id, day)?.id]).toEqual([under, isGiven ? id : undefined]);
   expect(overlayFor(byId('octave-leap-and-settle'), id, day)).toBeUndefined();
 });
+
+test.each<[string, Partial<Exercise>]>([
+  ['two cues', { cues: [{ text: 'One.' }, { text: 'Two.' }] as Exercise['cues'] }],
+  [
+    'one thing to watch for',
+    { watchFor: [{ seen: 'x', cause: 'y', remedies: [] }] as unknown as Exercise['watchFor'] },
+  ],
+  ['no relative', { relatives: [] }],
+  ['no reason why', { why: '' }],
+])('an exercise that ships with %s is found', (_, change) => {
+  const broken = shelf.map((one) => (one.id === 'hum-on-the-chord' ? { ...one, ...change } : one));
+  expect(checkShelf(broken)).toEqual([expect.stringMatching(/^hum-on-the-chord: what ships has three cues/)]);
+});
