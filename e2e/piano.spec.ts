@@ -114,7 +114,11 @@ test('a usual day is three taps; a rough one asks more; pain locks until the tea
   await expect(act(page, 'Begin')).toBeDisabled();
   await page.getByRole('radio', { name: 'day 4–6' }).click();
   await page.getByRole('button', { name: 'None of these' }).click();
-  await expect(page.getByText(/Today counts as recovering\. Up to modest middle work today, at half the usual time\. The routine is shortened to \d:\d\d/)).toBeVisible();
+  await expect(
+    page.getByText(
+      /Today counts as recovering\. Up to modest middle work today, at half the usual time\. The routine is shortened to \d:\d\d/,
+    ),
+  ).toBeVisible();
   await expect(act(page, 'Begin')).toBeEnabled();
   await page.getByRole('radio', { name: 'yes' }).click();
   await expect(page.getByText(/^Not today\. Singing on pain/).first()).toBeVisible();
