@@ -65,23 +65,17 @@ function singable(steps: readonly Filled[], context: DraftContext): readonly Fil
 }
 
 /** What a step is worth in the fit: minutes go to what is wanted first. House choice. */
-function worthOf({ points, exercise }: Filled, context: DraftContext): number {
-  return Math.max(1, points + 4) * (isWanted(exercise, context) ? WANTS.weight : 1);
+function worthOf({ points, exercise, isFavoured }: Filled, context: DraftContext): number {
+  return Math.max(1, points + 4 + (isFavoured ? FAVOUR : 0)) * (isWanted(exercise, context) ? WANTS.weight : 1);
 }
 
 function isWanted(exercise: Exercise, { voice, goals = voice.goals, minutes }: DraftContext): boolean {
   return minutes >= WANTS.fromMinutes && exercise.goals.some((goal) => goals.includes(goal));
 }
 
-/**
- * House choice: minutes go to occluded work before anything else where it is short and no place is left for more of it; its steps may then be as long as this stretches them.
- */
+/** House choice: points of a step that minutes go to before anything else, and how far it may be stretched. */
 const FAVOUR = 30;
 const FAVOUR_STRETCH = 1.3;
-
-function isFavoured({ points }: Filled): boolean {
-  return points >= FAVOUR;
-}
 
 /** The steps in order, with their overlays, fitted to the minutes; what cannot be sung where it stands is let go. */
 function assemble(filled: readonly Filled[], context: DraftContext, stretch = 1): readonly Filled[] {
@@ -93,7 +87,7 @@ function assemble(filled: readonly Filled[], context: DraftContext, stretch = 1)
 
 /** Ordered steps fitted to the minutes, without far jumps. */
 function fitted(ordered: readonly Filled[], context: DraftContext, stretch: number): readonly Filled[] {
-  const favours = new Set(ordered.filter(isFavoured).map(({ exercise }) => exercise));
+  const favours = new Set(ordered.filter(({ isFavoured }) => isFavoured).map(({ exercise }) => exercise));
   let steps = smoothJumps(ordered, context);
   for (;;) {
     steps = withCoolDown(steps, context);
@@ -127,10 +121,19 @@ function asFixed(step: Filled): Filled {
 /** House choice: times a draft is looked over and mended before it is handed out. */
 const MOST_MENDED = 6;
 
+/** Occluded work that minutes go to before anything else: it is short, and there is no place for more of it. */
 function favoured(steps: readonly Filled[]): readonly Filled[] {
   const isOccluded = ({ exercise }: Filled): boolean => exercise.stage === 'occluded';
-  if (steps.some((step) => isOccluded(step) && isFavoured(step))) return steps;
-  return steps.map((step) => (isOccluded(step) ? { ...step, points: step.points + FAVOUR } : step));
+  if (steps.some((step) => isOccluded(step) && step.isFavoured)) return steps;
+  return steps.map((step) => (isOccluded(step) ? { ...step, isFavoured: true } : step));
+}
+
+/** Another exercise of its stage for a step that cannot stay. */
+function replaced(all: readonly Filled[], going: Filled, { context, eligible }: Pool): readonly Filled[] {
+  const others = all.filter(({ id }) => id !== going.id);
+  const room = context.minutes * 60 - leastOf(others.filter(({ isKept }) => isKept));
+  const place = going.place === undefined ? {} : { place: going.place };
+  return fillPlace(others, { stage: going.exercise.stage, keep: true, ...place }, room, { context, eligible });
 }
 
 /** A draft looked over as a routine made by hand would be: more occluded work where it is short, and no end up high. */
@@ -148,11 +151,7 @@ function mended(filled: readonly Filled[], pool: Pool): readonly Filled[] {
     const going = lost ?? glide;
     if (going) {
       eligible = eligible.filter(({ exercise }) => exercise.id !== going.exerciseId);
-      const others = all.filter(({ id }) => id !== going.id);
-      const room = context.minutes * 60 - leastOf(others.filter(({ isKept }) => isKept));
-      const { stage } = going.exercise;
-      const place = going.place === undefined ? {} : { place: going.place };
-      all = fillPlace(others, { stage, keep: true, ...place }, room, { context, eligible });
+      all = replaced(all, going, { context, eligible });
       steps = assemble(all, context);
       continue;
     }

@@ -39,9 +39,7 @@ export function draftRoutine(context: DraftContext): DraftedRoutine {
  * as its easier relative.
  */
 function comingBack(context: DraftContext, eligible: readonly Eligible[]): readonly DraftSlot[] {
-  const [run = []] = context.recent ?? [];
-  // What was planned and passed over did not happen: it is not known yet, and has nowhere to come back from.
-  const last = run.filter((id) => context.known.has(id));
+  const [last = []] = context.recent ?? [];
   const may = new Map(eligible.map((one) => [one.exercise.id, one]));
   const { wanted } = shapeOf(context);
   const easier = (id: string): string | undefined =>

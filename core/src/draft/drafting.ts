@@ -20,6 +20,8 @@ export interface Filled extends DraftedStep {
   readonly own: StepSettings;
   /** Where it stands, where the plan has an order of its own. */
   readonly place?: number;
+  /** Minutes go to it before anything else. */
+  readonly isFavoured?: boolean;
   /** Its length is settled before the rest is fitted. */
   readonly isFixed?: boolean;
 }

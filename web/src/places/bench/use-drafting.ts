@@ -36,8 +36,11 @@ export function useDrafting(
   const recentRuns = useCallback(async (): Promise<readonly (readonly string[])[]> => {
     const runs = await queries.query(latestRunsQuery(studentId, RUNS_LOOKED_AT));
     const details = await Promise.all(runs.map(({ id }) => queries.query({ ...runQuery(id), staleTime: 60_000 })));
-    return details.map(({ plan }) => plan.map(({ exerciseId }) => exerciseId));
-  }, [queries, studentId]);
+    // What was planned and passed over did not happen: it is not known, and has nowhere to come back from.
+    return details.map(({ plan }) =>
+      plan.map(({ exerciseId }) => exerciseId).filter((exerciseId) => context.known.has(exerciseId)),
+    );
+  }, [queries, studentId, context.known]);
 
   const draft = useCallback(
     async (steps: readonly RoutineStep[], minutes: number): Promise<readonly RoutineStep[]> => {
