@@ -120,3 +120,46 @@ test('the server is gone before the page is opened: the page opens, says so, and
   await studio.startServer();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('no lessons');
 });
+
+test('a log that is opened before the last sending is there shows it all the same', async ({ page }) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Maren Holt' });
+  await buildSixSteps(page);
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  await passGate(page);
+  await goToStep(page, 'Falling hum');
+  await act(page, 'Finish').first().click();
+  // The first reading of the log is answered with what was there before the closing, and later than the closing.
+  let wasRead = (): void => undefined;
+  const read = new Promise<void>((done) => {
+    wasRead = done;
+  });
+  let wasKept = (): void => undefined;
+  const kept = new Promise<void>((done) => {
+    wasKept = done;
+  });
+  let readings = 0;
+  await page.route(/\/api\/runs\/[0-9a-f-]{36}$/, async (route) => {
+    const isClosing = route.request().method() === 'PUT' && (route.request().postData() ?? '').includes('A quiet end.');
+    if (isClosing) {
+      await read;
+      await route.continue();
+      return;
+    }
+    if (route.request().method() !== 'GET' || (readings += 1) > 1) {
+      await route.continue();
+      return;
+    }
+    const response = await route.fetch();
+    wasRead();
+    await kept;
+    await route.fulfill({ response }).catch(() => undefined);
+  });
+  page.on('response', (response) => {
+    if (response.request().method() === 'PUT' && (response.request().postData() ?? '').includes('A quiet end.'))
+      setTimeout(wasKept, 300);
+  });
+  await page.getByLabel('A line for next time').fill('A quiet end.');
+  await page.getByRole('button', { name: 'Into the log' }).click();
+  await expect(page.getByText('A quiet end.')).toBeVisible();
+});

@@ -1,12 +1,21 @@
 import { notifications } from '@mantine/notifications';
-import { useQueryClient } from '@tanstack/react-query';
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { isSignedOut, mayPass } from '../api/problem.ts';
-import { sendRun } from '../api/runs.queries.ts';
+import { runQuery, sendRun, type RunDetail } from '../api/runs.queries.ts';
 import { markSignedOut } from '../api/signed-out.ts';
 import { sendable, sentRun, useKeptRuns } from './run-store.ts';
 
 const TRY_AGAIN_MS = 2500;
+
+const TOLD_OF_RUNS = [['runs'], ['today'], ['students']];
+
+/** What the server has now is shown wherever runs are: a first reading that began before the sending is not waited for. */
+async function show(run: RunDetail, queries: QueryClient): Promise<void> {
+  await Promise.all(TOLD_OF_RUNS.map((queryKey) => queries.cancelQueries({ queryKey })));
+  queries.setQueryData(runQuery(run.id).queryKey, run);
+  await Promise.all(TOLD_OF_RUNS.map((queryKey) => queries.invalidateQueries({ queryKey })));
+}
 
 /** Sends what is sung to the server, run by run, again and again until it is there. Shows nothing. */
 export function RunSender(): null {
@@ -24,14 +33,10 @@ export function RunSender(): null {
     const { id, revision, isClosed, endedAt } = next;
     const sent = sendable(next);
     sendRun(id, sent)
-      .then(() => {
+      .then((run) => {
         isBusy.current = false;
         sentRun(id, revision, (sent.sungBefore ?? 0) + sent.sung.length);
-        if (isClosed || endedAt !== undefined) {
-          void queries.invalidateQueries({ queryKey: ['runs'] });
-          void queries.invalidateQueries({ queryKey: ['today'] });
-          void queries.invalidateQueries({ queryKey: ['students'] });
-        }
+        if (isClosed || endedAt !== undefined) void show(run, queries);
       })
       .catch((error: unknown) => {
         isBusy.current = false;
