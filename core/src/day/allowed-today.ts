@@ -162,6 +162,11 @@ export function isCloseToPerformance({
   return occasion === 'performance' || hoursToPerformance <= rules.performance.nothingNewHours;
 }
 
+/** Gentle work that nobody is surprised by, even where nothing new is begun. */
+export function isGentle({ load, level }: Pick<Exercise, 'load' | 'level'>): boolean {
+  return load <= 1 && level === 'first';
+}
+
 /** Whether what must come before an exercise has come: it is known, or taken already. */
 export function hasWhatItNeeds(
   { needs }: Exercise,

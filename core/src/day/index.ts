@@ -1,5 +1,5 @@
 export { asTaught, inOneBreath, isOlderVoice, openingPattern } from './as-taught.ts';
-export { hasWhatItNeeds, isCloseToPerformance, leftOutToday, type DayAllowance } from './allowed-today.ts';
+export { hasWhatItNeeds, isCloseToPerformance, isGentle, leftOutToday, type DayAllowance } from './allowed-today.ts';
 export {
   NOT_TODAY_SIGNS,
   SEE_SOMEONE_SIGNS,

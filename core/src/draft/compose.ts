@@ -128,10 +128,15 @@ function favoured(steps: readonly Filled[]): readonly Filled[] {
   return steps.map((step) => (isOccluded(step) ? { ...step, isFavoured: true } : step));
 }
 
+/** Seconds that the minutes have beside the steps that stay whatever happens. */
+function roomBeside(steps: readonly Filled[], { minutes }: DraftContext): number {
+  return minutes * 60 - leastOf(steps.filter(({ isKept }) => isKept));
+}
+
 /** Another exercise of its stage for a step that cannot stay. */
 function replaced(all: readonly Filled[], going: Filled, { context, eligible }: Pool): readonly Filled[] {
   const others = all.filter(({ id }) => id !== going.id);
-  const room = context.minutes * 60 - leastOf(others.filter(({ isKept }) => isKept));
+  const room = roomBeside(others, context);
   const place = going.place === undefined ? {} : { place: going.place };
   return fillPlace(others, { stage: going.exercise.stage, keep: true, ...place }, room, { context, eligible });
 }
@@ -157,7 +162,7 @@ function mended(filled: readonly Filled[], pool: Pool): readonly Filled[] {
     }
     const isShort = findings.some(({ rule }) => rule === 'little-occluded');
     const home = left === undefined ? all : bringHome(all, left);
-    const room = context.minutes * 60 - leastOf(home.filter(({ isKept }) => isKept));
+    const room = roomBeside(home, context);
     // Enough occluded work for a voice that needs it goes before few exercises.
     const isGentleDay =
       isOlderVoice(context) || context.conditions.some((one) => one === 'tired' || one === 'recovering');

@@ -1,4 +1,4 @@
-import { asTaught, isCloseToPerformance, leftOutToday, mayExtend } from '../day/index.ts';
+import { asTaught, isCloseToPerformance, isGentle, leftOutToday, mayExtend } from '../day/index.ts';
 import { USUAL_RULES } from '../limits/index.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
@@ -23,11 +23,6 @@ export interface Eligible {
 /** Whether an exercise may be met at a place that need not be filled: close to a performance nothing new is. */
 export function mayBeMet({ id }: Exercise, context: DraftContext): boolean {
   return context.known.has(id) || !isCloseToPerformance(context);
-}
-
-/** Gentle work that nobody is surprised by, even where nothing new is begun. */
-export function isGentle({ load, level }: Exercise): boolean {
-  return load <= 1 && level === 'first';
 }
 
 const OBSTACLE_WORDS: Readonly<Record<Obstacle, string>> = {

@@ -1,9 +1,9 @@
-import { hasWhatItNeeds } from '../day/index.ts';
+import { hasWhatItNeeds, isGentle } from '../day/index.ts';
 import { STAGES } from '../limits/index.ts';
 import { answerTo, isSungWork, opposedOn, patternOfWork, type Exercise } from '../shelf/index.ts';
 import { lengthRange, type LengthRange, type StepShape } from '../fit/index.ts';
 import { layRoutine, layStep, type RoutineStep, type StepSettings } from '../routine/index.ts';
-import { isGentle, mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
+import { mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import { shapeOf, stepShape } from './draft-shape.ts';
 import type { DraftContext, DraftedStep, PassedOver } from './draft.types.ts';

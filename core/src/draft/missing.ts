@@ -1,6 +1,7 @@
 import { servesGoals } from '../day/index.ts';
 import type { Stage } from '../limits/index.ts';
 import { isSungWork } from '../shelf/index.ts';
+import { minutesOf } from '../review/index.ts';
 import { layRoutine, type LaidRoutine, type RoutineStep } from '../routine/index.ts';
 import type { DraftContext, Missing } from './draft.types.ts';
 
@@ -10,11 +11,6 @@ const EMPTY_SHARE = 0.15;
 const LONGEST_GO = 45;
 
 const VOICE_REMEDY = 'Look at range, zones and gaps on the voice file, or do a range check.';
-
-function minutesText(seconds: number): string {
-  const whole = Math.round(seconds);
-  return `${String(Math.floor(whole / 60))}:${String(whole % 60).padStart(2, '0')}`;
-}
 
 /** A stage that is wanted and is not there: the shelf has nothing of it, or this voice no room for it today. */
 function withoutStage(
@@ -45,14 +41,14 @@ function emptyMinutes({ seconds }: LaidRoutine, { minutes }: DraftContext): read
   if (left < 0)
     return [
       {
-        message: `The least there is takes ${minutesText(-left)} more than these minutes.`,
+        message: `The least there is takes ${minutesOf(-left)} more than these minutes.`,
         remedy: 'Allow a minute more, or unpin a step.',
       },
     ];
   if (left <= minutes * 60 * EMPTY_SHARE) return [];
   return [
     {
-      message: `${minutesText(left)} of ${String(minutes)} minutes stay empty; more of the same would do this voice no good.`,
+      message: `${minutesOf(left)} of ${String(minutes)} minutes stay empty; more of the same would do this voice no good.`,
       remedy:
         minutes > LONGEST_GO
           ? 'Sing in two goes, with a pause between, or allow fewer minutes.'

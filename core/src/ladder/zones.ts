@@ -1,5 +1,5 @@
 import { isSounding, type Pattern } from '../pattern/index.ts';
-import { writeNote } from '../pitch/index.ts';
+import { writeInterval } from '../pitch/index.ts';
 import type { PitchRange } from '../voice/index.ts';
 import type { Zone } from './ladder.types.ts';
 
@@ -25,16 +25,12 @@ export function gapSounded(pattern: Pattern, tonic: number, gaps: readonly Pitch
 
 /** Why a key was struck, in a sentence. */
 export function zoneReason(zone: PitchRange): string {
-  return `${written(zone)} is never sounded.`;
+  return `${writeInterval(zone)} is never sounded.`;
 }
 
 /** Why a key was struck, in a sentence. */
 export function gapReason(gap: PitchRange): string {
-  return `${written(gap)} is missing from this voice.`;
-}
-
-function written({ low, high }: PitchRange): string {
-  return low === high ? writeNote(low) : `${writeNote(low)} to ${writeNote(high)}`;
+  return `${writeInterval(gap)} is missing from this voice.`;
 }
 
 /** Where a rung lies against the first bridge; without bridges it counts as low. */

@@ -68,8 +68,9 @@ export function beltTopOf(voice: Singer & Pick<Voice, 'beltCeiling'>, rules: Rul
 
 /** The highest chest-led note this voice may be given once it sings there with ease; `null` where it has none. */
 export function easyBeltTopOf(voice: Singer, rules: RuleTable): number | null {
-  if (!isAdultType(voice.type)) return ageBelt(ageFor(voice), rules)?.note ?? null;
-  return Math.min(BELT_CEILINGS[voice.type].withEase, ageBelt(ageFor(voice), rules)?.note ?? Infinity);
+  const ofAge = ageBelt(ageFor(voice), rules)?.note;
+  if (!isAdultType(voice.type)) return ofAge ?? null;
+  return Math.min(BELT_CEILINGS[voice.type].withEase, ofAge ?? Infinity);
 }
 
 function ageBelt(age: number, { young }: RuleTable): BeltTop | null {

@@ -14,6 +14,17 @@ export function readNote(text: string): number {
 }
 
 /**
+ * Writes one note, or both ends of an interval.
+ *
+ * @param interval closed, MIDI
+ * @throws PitchError `BAD_MIDI`
+ * @example writeInterval({ low: 60, high: 64 }) // 'C4 to E4'
+ */
+export function writeInterval({ low, high }: { readonly low: number; readonly high: number }): string {
+  return low === high ? writeNote(low) : `${writeNote(low)} to ${writeNote(high)}`;
+}
+
+/**
  * Writes a pitch in scientific naming, spelled as a ladder key.
  *
  * @param midi whole MIDI number

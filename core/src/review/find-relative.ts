@@ -1,5 +1,5 @@
 import { relativeThatFits, type Exercise } from '../shelf/index.ts';
-import { isSingable } from '../routine/index.ts';
+import { isSingable, layStep } from '../routine/index.ts';
 import type { Fix, ReviewContext } from './finding.types.ts';
 
 /** Puts the nearest relative that can be sung in a step’s place. */
@@ -16,17 +16,27 @@ export function removeFix(stepId: string): Fix {
   return { label: 'Leave it out', patch: { op: 'remove', stepId } };
 }
 
-/** The first exercise of the shelf that answers a wish and can be sung there; known ones first. */
+/**
+ * The first exercise of the shelf that answers a wish and can be sung there; known ones first.
+ *
+ * @param mostSeconds no longer than this, as it is written
+ */
 export function exerciseFor(
   context: ReviewContext,
   sungSteps: number,
   wish: (exercise: Exercise) => boolean,
+  mostSeconds = Infinity,
 ): Exercise | null {
   const here = new Set(context.steps.map(({ exerciseId }) => exerciseId));
   const ranked = [...context.exercises.values()]
     .filter((exercise) => !exercise.optIn && !exercise.grit && !here.has(exercise.id) && wish(exercise))
     .sort((a, b) => Number(context.known.has(b.id)) - Number(context.known.has(a.id)) || a.load - b.load);
-  return ranked.find((exercise) => isSingable(exercise, context, sungSteps)) ?? null;
+  const fits = (exercise: Exercise): boolean => {
+    const step = { id: '', exerciseId: exercise.id, settings: {} };
+    const { problem, seconds } = layStep(step, exercise, context, sungSteps, 0);
+    return !problem && seconds <= mostSeconds;
+  };
+  return ranked.find(fits) ?? null;
 }
 
 /** Where a step belongs that is added before the cool-down, or at the end where there is none. */

@@ -2,11 +2,15 @@ import { servesGoals } from '../day/index.ts';
 import { isForVoice, isSungWork, type Exercise } from '../shelf/index.ts';
 import { STAGES } from '../limits/index.ts';
 import { canFit, secondsToGive } from '../fit/index.ts';
-import { layStep } from '../routine/index.ts';
 import { exerciseFor } from './find-relative.ts';
 import type { Fix, Reviewed, Rule } from './finding.types.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
 
+/**
+ * Seconds as a reader says them.
+ *
+ * @example minutesOf(75) // '1:15'
+ */
 export const minutesOf = (seconds: number): string => {
   const whole = Math.round(seconds);
   return `${String(Math.floor(whole / 60))}:${String(whole % 60).padStart(2, '0')}`;
@@ -45,11 +49,11 @@ function oneMore({ context, sung }: Reviewed, free: number): readonly Fix[] {
     one.stage !== 'cool' &&
     one.load <= mostLoad &&
     isForVoice(one, voice.type) &&
-    (one.styles.length === 0 || one.styles.includes(voice.style)) &&
-    layStep({ id: '', exerciseId: one.id, settings: {} }, one, context, sung.length, 0).seconds <= free;
+    (one.styles.length === 0 || one.styles.includes(voice.style));
   const serves = (one: Exercise): boolean => one.goals.some((goal) => voice.goals.includes(goal));
   const more =
-    exerciseFor(context, sung.length, (one) => serves(one) && suits(one)) ?? exerciseFor(context, sung.length, suits);
+    exerciseFor(context, sung.length, (one) => serves(one) && suits(one), free) ??
+    exerciseFor(context, sung.length, suits, free);
   if (!more) return [];
   const later = steps.findIndex(({ exerciseId }) => rankOf(exercises.get(exerciseId)) > rankOf(more));
   const at = later < 0 ? steps.length : later;

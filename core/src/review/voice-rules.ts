@@ -2,7 +2,7 @@ import { USUAL_RULES } from '../limits/index.ts';
 import { isSounding } from '../pattern/index.ts';
 import { isForVoice, isHeavyAt, isLoudAt } from '../shelf/index.ts';
 import type { AvoidZone } from '../voice/index.ts';
-import { writeNote } from '../pitch/index.ts';
+import { writeInterval, writeNote } from '../pitch/index.ts';
 import { isSung, type LaidStep } from '../routine/index.ts';
 import { removeFix, swapFix } from './find-relative.ts';
 import type { Fix, ReviewContext, Rule, Said } from './finding.types.ts';
@@ -195,7 +195,7 @@ const zones: Rule = ({ steps, context }) =>
         about: `${String(low)}-${String(high)}-${kind}`,
         severity: 'warn',
         stepId: id,
-        message: `“${exercise.name}” ${ZONE_WORDS[kind]} ${low === high ? writeNote(low) : `${writeNote(low)} to ${writeNote(high)}`}, which is on file as a zone to keep off.`,
+        message: `“${exercise.name}” ${ZONE_WORDS[kind]} ${writeInterval(zone)}, which is on file as a zone to keep off.`,
         fixes: [
           { label: `Stop under ${writeNote(low)}`, patch: { op: 'set', stepId: id, settings: { ceiling: low - 1 } } },
         ],
@@ -208,15 +208,12 @@ const glides: Rule = ({ sung, context }) =>
     if (laid?.kind !== 'siren' || lowest === null || highest === null) return [];
     const passed = (context.voice.gaps ?? []).filter(({ low, high }) => low > lowest && high < highest);
     if (passed.length === 0) return [];
-    const notes = passed.map(({ low, high }) =>
-      low === high ? writeNote(low) : `${writeNote(low)} to ${writeNote(high)}`,
-    );
     return [
       {
         rule: 'glide-over-gap',
         severity: 'note',
         stepId: id,
-        message: `“${exercise.name}” glides through ${notes.join(' and ')}, which this voice does not hold; it may jump or go silent there.`,
+        message: `“${exercise.name}” glides through ${passed.map(writeInterval).join(' and ')}, which this voice does not hold; it may jump or go silent there.`,
       },
     ];
   });

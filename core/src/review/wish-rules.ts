@@ -1,4 +1,4 @@
-import { isCloseToPerformance, servesGoals } from '../day/index.ts';
+import { isCloseToPerformance, isGentle, servesGoals } from '../day/index.ts';
 import { isSounding } from '../pattern/index.ts';
 import { writeNote } from '../pitch/index.ts';
 import { isForVoice } from '../shelf/index.ts';
@@ -40,9 +40,7 @@ const performance: Rule = ({ steps, context }) => {
           fixes,
         },
       ];
-    // Gentle work surprises nobody.
-    const isGentle = exercise.load <= 1 && exercise.level === 'first';
-    if (isGentle || context.known.has(exercise.id)) return [];
+    if (isGentle(exercise) || context.known.has(exercise.id)) return [];
     return [
       {
         rule: 'new-before-performance',
