@@ -15,7 +15,7 @@ const CORE_ROOMS = {
   past: ['voice', 'shelf'],
   review: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit', 'edit', 'past'],
   run: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit', 'past'],
-  draft: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit', 'review'],
+  draft: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit', 'past', 'review'],
   sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'run'],
   formats: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine'],
 };

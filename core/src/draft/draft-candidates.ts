@@ -3,7 +3,7 @@ import { USUAL_RULES } from '../limits/index.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { againstSchool, isForVoice, isNoLouder, isSungWork, obstacleTo, type Exercise } from '../shelf/index.ts';
-import type { Obstacle } from '../voice/index.ts';
+import { isAdultType, type Obstacle, type VoiceFile } from '../voice/index.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import type { DraftContext, PassedOver } from './draft.types.ts';
 
@@ -128,6 +128,19 @@ function goesThroughAll({ work }: Exercise): boolean {
 
 const list = (words: readonly string[]): string => words.map((word) => word.replaceAll('-', ' ')).join(' and ');
 
+/** Source: the age row of the voices; work made for the young is given first up to here. */
+const LAST_PLAYFUL_AGE = 12;
+
+/** A treble, a changing voice, or anyone of an age that plays. */
+export function isForYoungWork({ type, age }: Pick<VoiceFile, 'type' | 'age'>): boolean {
+  return !isAdultType(type) || (age !== undefined && age <= LAST_PLAYFUL_AGE);
+}
+
+/** Whether an exercise was written for young voices and no others. */
+function isMadeForYoung({ voices }: Exercise): boolean {
+  return voices.length > 0 && !voices.some(isAdultType);
+}
+
 /** Points for an exercise at a place, and the weightiest of them in a sentence. */
 export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: DraftContext): Candidate {
   const { voice, known, goals = voice.goals, songNeeds = [], recent = [], ease } = context;
@@ -147,6 +160,7 @@ export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: 
     doneBefore,
     advanced,
     style,
+    madeForYoung,
   } = DRAFT_POINTS;
   const points =
     ((slot.goals ?? []).some((one) => exercise.goals.includes(one)) ? goalOfSlot : 0) +
@@ -160,6 +174,7 @@ export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: 
     (recent[1]?.includes(exercise.id) ? doneBefore : 0) +
     (exercise.level === 'advanced' && !isKnown ? advanced : 0) +
     (exercise.styles.includes(voice.style) ? style : 0) +
+    (isMadeForYoung(exercise) && isForYoungWork(voice) ? madeForYoung : 0) +
     DRAFT_POINTS.chance * chance;
   const reasons = [
     ...(needed.length > 0 ? [`prepares ${list(needed)} of the song`] : []),
@@ -168,6 +183,7 @@ export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: 
     ...(slot.keep
       ? [slot.stage === 'cool' ? 'brings the voice down again' : 'gentle work that is never left out']
       : []),
+    ...(isMadeForYoung(exercise) ? ['made for young voices'] : []),
     ...(isKnown ? ['known already'] : [`new: ${exercise.why.replace(/\.$/, '') || 'something not sung yet'}`]),
     ...(recent.length > 0 && !recent.some((run) => run.includes(exercise.id)) ? ['a change from the last runs'] : []),
   ];

@@ -134,6 +134,8 @@ export const DRAFT_POINTS = {
   doneBefore: 0,
   advanced: -1,
   style: 3,
+  /** Made for the young, in a young voice: before everything else of its stage. */
+  madeForYoung: 8,
   carried: 12,
   chance: 6,
 } as const;

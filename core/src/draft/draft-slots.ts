@@ -1,8 +1,7 @@
 import { isOlderVoice, servesGoals } from '../day/index.ts';
 import type { Stage } from '../limits/index.ts';
 import { answerTo, isSungWork, type Exercise } from '../shelf/index.ts';
-import { isAdultType } from '../voice/index.ts';
-import type { Eligible } from './draft-candidates.ts';
+import { isForYoungWork, type Eligible } from './draft-candidates.ts';
 import {
   BREATH_PLACES,
   DRAFT_PLANS,
@@ -22,7 +21,7 @@ function dayOf(context: DraftContext): DraftDay {
   if (conditions.includes('tired')) return 'tired';
   if (occasion === 'performance' || hoursToPerformance <= 24) return 'performance';
   if (kind === 'late') return kind;
-  if (!isAdultType(voice.type) || (voice.age !== undefined && voice.age < 13)) return 'young';
+  if (isForYoungWork(voice)) return 'young';
   return isOlderVoice(context) ? 'older' : 'plain';
 }
 

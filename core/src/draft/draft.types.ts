@@ -1,4 +1,5 @@
 import type { Exercise } from '../shelf/index.ts';
+import type { ReachedSetting } from '../past/index.ts';
 import type { RoutineContext, RoutineStep } from '../routine/index.ts';
 
 /** What a draft is made from, besides the day: minutes, wishes, what was done lately, and a seed. */
@@ -14,6 +15,8 @@ export interface DraftContext extends RoutineContext {
   readonly pinned?: readonly RoutineStep[];
   /** Ids of the exercises of the last runs, the latest first. */
   readonly recent?: readonly (readonly string[])[];
+  /** What each exercise was set to when it was last sung on an ordinary day. */
+  readonly reached?: ReadonlyMap<string, ReachedSetting>;
   /** Ids of the exercises this draft is to stand in for: two fifths of them give way. */
   readonly instead?: readonly string[];
   /** How easily each exercise went, 1–5. */

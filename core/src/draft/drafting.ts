@@ -2,8 +2,9 @@ import { hasWhatItNeeds, isGentle } from '../day/index.ts';
 import { STAGES } from '../limits/index.ts';
 import { answerTo, isSungWork, opposedOn, patternOfWork, type Exercise } from '../shelf/index.ts';
 import { lengthRange, type LengthRange, type StepShape } from '../fit/index.ts';
-import { layRoutine, layStep, type RoutineStep, type StepSettings } from '../routine/index.ts';
+import { layRoutine, layStep, type StepSettings } from '../routine/index.ts';
 import { mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
+import { isOrdinaryDay } from '../past/index.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import { shapeOf, stepShape } from './draft-shape.ts';
 import type { DraftContext, DraftedStep, PassedOver } from './draft.types.ts';
@@ -40,10 +41,13 @@ const MOST_PASSED_OVER = 4;
 const FEWEST_KEYS = 3;
 /** House choice: silent steps a thorough school of breath adds. */
 const THOROUGH_BREATHS = 3;
-/** What an exercise is set to in a draft: at the tempo it is learnt in while it is new. */
-function settingsOf({ id, work }: Exercise, { known }: DraftContext): RoutineStep['settings'] {
-  const learn = work.kind === 'pattern' ? work.tempo.learn : undefined;
-  return learn !== undefined && !known.has(id) ? { tempo: learn } : {};
+/** What an exercise is set to in a draft: at the tempo it is learnt in while it is new, at the one it reached later. */
+function settingsOf({ id, work }: Exercise, { known, reached }: DraftContext): StepSettings {
+  if (work.kind !== 'pattern') return {};
+  const { learn } = work.tempo;
+  if (!known.has(id)) return learn === undefined ? {} : { tempo: learn };
+  const last = reached?.get(id);
+  return last === undefined || last.tempo === work.tempo.usual ? {} : { tempo: last.tempo };
 }
 
 function isFastBreath({ work }: Exercise): boolean {
@@ -138,6 +142,9 @@ interface Place {
 function lengthsOf(exercise: Exercise, filled: readonly Filled[], context: DraftContext): Lengths | null {
   const settings = settingsOf(exercise, context);
   const place = { sungSteps: sungBefore(exercise, filled), shape: stepShape(exercise, context), context };
+  const start = lastStart(exercise, settings, place);
+  const again = start && lengthsWith(exercise, { ...settings, ...start }, place);
+  if (again && !again.isNarrow) return again;
   const whole = lengthsWith(exercise, settings, place);
   if (exercise.work.kind !== 'pattern' || (whole && !whole.isNarrow)) return whole;
   for (const change of roomier(exercise, settings, place)) {
@@ -145,6 +152,19 @@ function lengthsOf(exercise: Exercise, filled: readonly Filled[], context: Draft
     if (found && !found.isNarrow) return found;
   }
   return whole;
+}
+
+/** Where a ladder began last time, if it would begin elsewhere by itself; nowhere on a day that asks for other keys. */
+function lastStart(
+  exercise: Exercise,
+  settings: StepSettings,
+  { context, sungSteps }: Place,
+): { readonly start: number } | null {
+  const { known, reached, conditions } = context;
+  const last = known.has(exercise.id) && isOrdinaryDay(conditions) ? reached?.get(exercise.id) : undefined;
+  if (!last) return null;
+  const { laid } = layStep({ id: '', exerciseId: exercise.id, settings }, exercise, context, sungSteps, 0);
+  return laid?.kind === 'pattern' && laid.input.start === last.start ? null : { start: last.start };
 }
 
 function lengthsWith(exercise: Exercise, settings: StepSettings, { context, sungSteps, shape }: Place): Lengths | null {
@@ -248,7 +268,7 @@ export function fillPlace(
     settings,
     reason: [
       reason,
-      ...(settings.tempo === undefined ? [] : ['At the tempo it is learnt in.']),
+      ...(settings.tempo === undefined || context.known.has(exercise.id) ? [] : ['At the tempo it is learnt in.']),
       ...(settings.narrowTo === undefined ? [] : ['The tune is narrowed, so that the voice has keys for it.']),
     ].join(' '),
     passedOver: [...passedOver.filter(({ exerciseId }) => exerciseId !== exercise.id), ...others].slice(

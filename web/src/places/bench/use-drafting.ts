@@ -1,4 +1,12 @@
-import type { DraftContext, DraftedStep, Missing, PassedOver, RoutineContext, RoutineStep } from '@soft-lark/core';
+import {
+  reachedIn,
+  type DraftContext,
+  type DraftedStep,
+  type Missing,
+  type PassedOver,
+  type RoutineContext,
+  type RoutineStep,
+} from '@soft-lark/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { startTransition, useCallback, useState } from 'react';
 import { v7 } from 'uuid';
@@ -33,13 +41,14 @@ export function useDrafting(
   const [reasons, setReasons] = useState<DraftReasons>(new Map());
   const [leftOut, setLeftOut] = useState<readonly PassedOver[]>([]);
   const [missing, setMissing] = useState<readonly Missing[]>([]);
-  const recentRuns = useCallback(async (): Promise<readonly (readonly string[])[]> => {
+  const recentRuns = useCallback(async (): Promise<Pick<DraftContext, 'recent' | 'reached'>> => {
     const runs = await queries.query(latestRunsQuery(studentId, RUNS_LOOKED_AT));
     const details = await Promise.all(runs.map(({ id }) => queries.query({ ...runQuery(id), staleTime: 60_000 })));
     // What was planned and passed over did not happen: it is not known, and has nowhere to come back from.
-    return details.map(({ plan }) =>
+    const recent = details.map(({ plan }) =>
       plan.map(({ exerciseId }) => exerciseId).filter((exerciseId) => context.known.has(exerciseId)),
     );
+    return { recent, reached: reachedIn(details) };
   }, [queries, studentId, context.known]);
 
   const draft = useCallback(
@@ -47,7 +56,7 @@ export function useDrafting(
       setBusy(true);
       try {
         // What was sung lately only turns the draft a little: without a connection it is drafted all the same.
-        const runs = await recentRuns().catch(() => []);
+        const runs = await recentRuns().catch(() => ({}));
         const pinned = steps.filter(({ locked }) => locked);
         const drafted = await draftBeside({
           ...context,
@@ -55,7 +64,7 @@ export function useDrafting(
           pinned,
           songNeeds,
           ...(ease && { ease }),
-          recent: runs,
+          ...runs,
           instead: steps.filter(({ locked }) => !locked).map(({ exerciseId }) => exerciseId),
           seed: Math.floor(performance.timeOrigin + performance.now()) % 1_000_000,
         });
