@@ -1,10 +1,8 @@
 import { exercises } from '../testing/routine-context.ts';
-import { spanOf } from '../shelf/index.ts';
 import { layRoutine } from '../routine/index.ts';
 import { isAdultType, type VoiceFile } from '../voice/index.ts';
 import { draftRoutine, type DraftContext } from './index.ts';
 
-const OCTAVE = 12;
 const MEZZO: VoiceFile = {
   type: 'mezzo-soprano',
   style: 'classical',
@@ -28,13 +26,11 @@ const contextOf = (change: Partial<DraftContext> = {}): DraftContext => ({
 /** Every ladder of a draft: where it begins and how fast. */
 function laddersOf(context: DraftContext): readonly { id: string; start: number; tempo: number }[] {
   return layRoutine(draftRoutine(context).steps, context).steps.flatMap(({ exercise, laid }) =>
-    laid?.kind === 'pattern' && (spanOf(exercise) ?? 0) <= OCTAVE
-      ? [{ id: exercise.id, start: laid.input.start, tempo: laid.input.tempo }]
-      : [],
+    laid?.kind === 'pattern' ? [{ id: exercise.id, start: laid.input.start, tempo: laid.input.tempo }] : [],
   );
 }
 
-/** Last time everything that leaves the voice room began a semitone higher and eight beats faster than by itself. */
+/** Last time everything began a semitone higher and eight beats faster than by itself. */
 const first = laddersOf(contextOf());
 const recent = [draftRoutine(contextOf()).steps.map(({ exerciseId }) => exerciseId)];
 const reached = new Map(first.map(({ id, start, tempo }) => [id, { start: start + 1, tempo: tempo + 8 }]));
@@ -43,8 +39,10 @@ const back = (change: Partial<DraftContext>) =>
 
 test('what comes back has the start and the tempo that the last run reached', () => {
   const again = back({});
-  expect(again.length).toBeGreaterThanOrEqual(2);
-  for (const { id, start, tempo } of again) expect({ id, start, tempo }).toEqual({ id, ...reached.get(id) });
+  const taken = again.filter(({ id, start }) => start === reached.get(id)?.start);
+  expect(taken.length).toBeGreaterThanOrEqual(2);
+  // Where the voice has too few keys from there, and in the cool-down, only the tempo comes back.
+  for (const { id, tempo } of again) expect([id, tempo]).toEqual([id, reached.get(id)?.tempo]);
 });
 
 test.each<[string, Partial<DraftContext>]>([
