@@ -93,7 +93,8 @@ function fitOnce(
   }));
   const fit = fitToBudget(fitSteps, budgetSeconds);
   const fitted = steps.map((step) => {
-    const chosen = options.get(step.id)?.[fit.chosen[step.id] ?? 0];
+    const choice = fit.chosen[step.id];
+    const chosen = choice === undefined ? undefined : options.get(step.id)?.[choice];
     return chosen ? { ...step, settings: chosen.settings } : step;
   });
   return { fitted, fit };
