@@ -1,3 +1,6 @@
+// Pages write times as the machine has them.
+process.env.TZ = 'Europe/London';
+
 const swc = [
   '@swc/jest',
   {
@@ -48,5 +51,18 @@ export default {
       globalTeardown: '<rootDir>/../scripts/testing/stop-database.mjs',
     },
     room('web'),
+    {
+      ...room('web'),
+      displayName: 'screens',
+      testMatch: ['<rootDir>/src/**/*.test.tsx'],
+      testEnvironment: '<rootDir>/../scripts/testing/browser-environment.cjs',
+      setupFilesAfterEnv: ['<rootDir>/src/testing/browser.ts'],
+      moduleNameMapper: {
+        '\\.css$': '<rootDir>/../scripts/testing/empty-styles.cjs',
+        // Workers run in the page here, and there is no microphone.
+        'workers/(draft|approach)\\.ts$': '<rootDir>/src/testing/beside-$1.ts',
+        'listening/microphone\\.ts$': '<rootDir>/src/testing/no-microphone.ts',
+      },
+    },
   ],
 };

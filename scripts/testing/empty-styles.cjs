@@ -1,1 +1,2 @@
-module.exports = new Proxy({}, { get: (_, name) => name });
+/** Every class is called what it is called in its file. */
+module.exports = new Proxy({}, { get: (_, name) => (name === '__esModule' ? false : name) });

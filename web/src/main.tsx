@@ -9,16 +9,16 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { I18nextProvider } from 'react-i18next';
-import { RouterProvider } from 'react-router';
+import { createBrowserRouter, RouterProvider } from 'react-router';
 import { createQueryClient } from './api/query-client.ts';
 import { markSignedOut } from './api/signed-out.ts';
-import { createRouter } from './routes/router.tsx';
+import { places } from './routes/places.tsx';
 import { text } from './text/i18n.ts';
 import { onPutAside } from './device/device-store.ts';
 import { themeWith, tokensToMantine } from './theme/theme.ts';
 
 const theme = themeWith({ close: text.t('app.close') });
-const router = createRouter();
+const router = createBrowserRouter(places);
 const queries = createQueryClient(markSignedOut);
 
 onPutAside(() => {

@@ -1,0 +1,165 @@
+import { screen, within } from '@testing-library/react';
+import type { Schemas } from '../../api/client.ts';
+import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
+import {
+  LONG_NAME,
+  OTHER_STUDENT,
+  ROUTINE,
+  RUN,
+  routine,
+  runSummary,
+  step,
+  STUDENT,
+  student,
+  studentToday,
+  voice,
+} from '../../testing/samples.ts';
+import { Answer, refusal } from '../../testing/fake-api.ts';
+
+const TODAY = `GET /api/students/${STUDENT}/today`;
+
+function open(change: Partial<Schemas['StudentTodayDto']> = {}, tab = '', answers = {}): OpenedPage {
+  return openPage(`/students/${STUDENT}${tab}`, { [TODAY]: studentToday(change), ...answers });
+}
+
+test('a student is shown with voice type, age and every style', async () => {
+  open({ student: student({ name: LONG_NAME, voice: voice({ otherStyles: ['folk'] }) }) });
+  expect(await screen.findByRole('heading', { name: LONG_NAME })).toBeVisible();
+  expect(screen.getByText('mezzo · 34 · theatre · folk')).toBeVisible();
+});
+
+test('a student who is not there is said, with a way to try again', async () => {
+  openPage(`/students/${OTHER_STUDENT}`);
+  expect(await screen.findByText('There is no such thing.')).toBeVisible();
+});
+
+test.each<[string, Partial<Schemas['VoiceFileDto']>, string, RegExp]>([
+  ['belt as it usually is', {}, 'Belt ceiling', /default/],
+  ['belt set by hand', { beltCeiling: 70 }, 'Belt ceiling', /^B♭4/],
+  ['no belt for a child', { type: 'treble', age: 9 }, 'Belt ceiling', /no belt/],
+  ['a margin of none', { margin: 0 }, 'Margin', /^none$/],
+  ['the usual margin', {}, 'Margin', /^one semitone$/],
+  ['reach', {}, 'Reach', /^G3 – G5$/],
+  ['a speaking note', { speakingNote: 57 }, 'Speaking note', /^A3$/],
+  ['bridges', {}, 'Bridges', /^E4–F4$/],
+  ['no zones', {}, 'Zones', /^none$/],
+  ['a zone with its kind', { avoid: [{ low: 64, high: 66, kind: 'not-loud' }] }, 'Zones', /^E4–F♯4 not loud$/],
+  ['missing notes', { gaps: [{ low: 60, high: 61 }] }, 'Missing notes', /^C4–D♭4$/],
+  ['cautions', { cautions: ['asthma', 'jaw'] }, 'Cautions on file', /asthma.*jaw: disorder/],
+  ['what is in the way', { obstacles: ['no-straw'] }, 'In the way', /straw/],
+  ['the piece in hand', { piece: 'Lantern song' }, 'The piece in hand', /^Lantern song$/],
+  ['what is wanted', { wanted: 'a lighter top' }, 'Missing and wanted', /^a lighter top$/],
+])('the file says: %s', async (_, change, name, value) => {
+  open({ student: student({ voice: voice(change) }) });
+  const file = await screen.findByRole('complementary');
+  const fact = within(file).getByText(name, { selector: 'dt' }).nextElementSibling;
+  expect(fact?.textContent?.trim()).toMatch(value);
+});
+
+test.each<[string, Partial<Schemas['StudentTodayDto']>, RegExp]>([
+  [
+    'a lock',
+    { lock: { id: RUN, level: 'see-someone', since: '2026-11-20', liftedAt: null, liftedBy: null, reason: null } },
+    /To be seen, since .*20.*: gentle work only/,
+  ],
+  ['a change of voice', { changeSince: '2026-11-10' }, /A change of voice is likely/],
+  ['a check that is due', { checkDueInDays: -3 }, /was due 3 days ago/],
+  ['holds that are off', { holdsOff: true }, /Breath holds are off/],
+])('what wants attention: %s', async (_, change, words) => {
+  open(change);
+  expect(await screen.findByText(words)).toBeVisible();
+});
+
+test('today’s condition is sent at once, and fresh stands alone', async () => {
+  const { user, sent } = open({ conditions: ['tired'] });
+  const conditions = await screen.findByRole('group', { name: 'How is the voice today?' });
+  await user.click(within(conditions).getByRole('button', { name: 'Fresh' }));
+  expect(sent).toEqual([
+    { what: `PUT /api/students/${STUDENT}/condition`, body: { day: '2026-11-25', conditions: ['fresh'] } },
+  ]);
+  expect(within(conditions).getByRole('button', { name: 'Fresh' })).toHaveAttribute('aria-pressed', 'true');
+  expect(within(conditions).getByRole('button', { name: 'Tired' })).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('a lesson is added with day, time and minutes, and taken away again', async () => {
+  const lesson = { id: RUN, studentId: STUDENT, weekday: 2, startsAt: '16:30', minutes: 45 };
+  const { user, sent } = open({}, '', {
+    'GET /api/lessons': [lesson, { ...lesson, id: ROUTINE, studentId: OTHER_STUDENT, weekday: 6 }],
+    'POST /api/lessons': lesson,
+    [`DELETE /api/lessons/${RUN}`]: new Answer(204, undefined),
+  });
+  expect(await screen.findByText(/Tuesday, 16:30, 45 min/)).toBeVisible();
+  expect(screen.queryByText(/Saturday, /)).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'Add a lesson' }));
+  await user.click(screen.getByRole('button', { name: 'Remove Tuesday 16:30' }));
+  expect(sent).toEqual([
+    {
+      what: 'POST /api/lessons',
+      body: { id: expect.any(String) as string, studentId: STUDENT, weekday: 1, startsAt: '15:00', minutes: 30 },
+    },
+    { what: `DELETE /api/lessons/${RUN}`, body: undefined },
+  ]);
+});
+
+test('a new routine is made empty and opened on the bench', async () => {
+  const { user, sent, path } = open({}, '', { 'POST /api/routines': routine({ steps: [] }) });
+  await user.click(await screen.findByRole('button', { name: 'New routine' }));
+  expect(sent[0]?.body).toMatchObject({ studentId: STUDENT, minutes: 10, steps: [] });
+  expect(await screen.findByText(/An empty bench/)).toBeVisible();
+  expect(path()).toBe(`/routines/${ROUTINE}`);
+});
+
+test('a ready-made routine is filled for this voice before it is made', async () => {
+  const { user, sent } = open({}, '', { 'POST /api/routines': routine() });
+  await user.click(await screen.findByRole('button', { name: 'Ready-made' }));
+  await user.click(await screen.findByRole('menuitem', { name: /^Short/ }));
+  const made = sent[0]?.body as Schemas['NewRoutineDto'];
+  expect([made.name, made.minutes]).toEqual(['Short', 5]);
+  expect(made.steps.length).toBeGreaterThanOrEqual(3);
+});
+
+test('routines of a student say their length and their notes', async () => {
+  open({ changeSince: '2026-11-10' }, '/routines', {
+    'GET /api/routines': [routine({ steps: [step('up-and-down-five', { settings: { start: 60 } })] })],
+  });
+  expect(await screen.findByRole('link', { name: 'Warm-up' })).toHaveAttribute('href', `/routines/${ROUTINE}`);
+  expect(screen.getByText(/of 10:00 · C4 – /)).toBeVisible();
+  expect(screen.getByText(/rest on a range that has moved since/)).toBeVisible();
+});
+
+test('a student without routines or runs says so', async () => {
+  open({}, '/routines', { 'GET /api/routines': [] });
+  expect(await screen.findByText('No routine yet.')).toBeVisible();
+});
+
+test('runs of a student are listed, the way to each one with them', async () => {
+  open({}, '/runs', { 'GET /api/runs': [runSummary({ marks: ['strain'] })] });
+  expect(await screen.findByRole('link', { name: /Nov.*15:32|15:32.*Nov|03:32/ })).toHaveAttribute('href', `/log/${RUN}`);
+});
+
+// The document of the tests keeps no recordings, as a private window does not.
+test('a student is deleted only when it is said twice, and the list follows', async () => {
+  const { user, sent, path } = open({}, '/rules', { [`DELETE /api/students/${STUDENT}`]: new Answer(204, undefined) });
+  await user.click(await screen.findByRole('button', { name: 'Delete this student' }));
+  expect(sent).toEqual([]);
+  const dialog = await screen.findByRole('dialog');
+  expect(within(dialog).getByText(/Delete Maud Pellow with voice file/)).toBeVisible();
+  await user.click(within(dialog).getByRole('button', { name: /^Delete/ }));
+  expect(await screen.findByRole('heading', { name: 'One student' })).toBeVisible();
+  expect([sent[0]?.what, path()]).toEqual([`DELETE /api/students/${STUDENT}`, '/students']);
+});
+
+test('a rule of this student is changed and sent with the rest of the file', async () => {
+  const { user, sent } = open({}, '/rules', {
+    [`PUT /api/students/${STUDENT}`]: refusal(409, 'STALE_WRITE', 'Somebody was faster.', { current: student() }),
+  });
+  const field = await screen.findByLabelText('First sung steps that stay modest');
+  await user.clear(field);
+  await user.type(field, '3');
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  expect(sent[0]?.body).toMatchObject({
+    version: 3,
+    voice: { type: 'mezzo-soprano', rules: { 'opening.sungSteps': 3 } },
+  });
+  expect(await screen.findByText(/Somebody was faster/)).toBeVisible();
+});

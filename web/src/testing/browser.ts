@@ -1,0 +1,62 @@
+import '@testing-library/jest-dom';
+import { cleanup, configure } from '@testing-library/react';
+import { fetchFromFake } from './fake-api.ts';
+
+/** What the components look for in a browser and the document of the tests has not. */
+class NoObserver {
+  observe(): void {
+    // Nothing is ever laid out here.
+  }
+  unobserve(): void {
+    // Nothing was observed.
+  }
+  disconnect(): void {
+    // Nothing was observed.
+  }
+}
+
+const noMatch = (media: string): MediaQueryList =>
+  ({
+    media,
+    matches: false,
+    onchange: null,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+    addListener: () => undefined,
+    removeListener: () => undefined,
+    dispatchEvent: () => false,
+  }) as MediaQueryList;
+
+Object.assign(window, { ResizeObserver: NoObserver, IntersectionObserver: NoObserver, matchMedia: noMatch });
+Object.defineProperty(document, 'fonts', { value: { ready: Promise.resolve(), addEventListener: () => undefined } });
+Element.prototype.scrollIntoView = () => undefined;
+window.scrollTo = () => undefined;
+
+globalThis.fetch = fetchFromFake;
+/** What the page says, without its styles: the whole document would hide what is missing in it. */
+function wordsOf(body: HTMLElement): string {
+  const copy = body.cloneNode(true) as HTMLElement;
+  for (const style of copy.querySelectorAll('style')) style.remove();
+  return copy.textContent;
+}
+
+jest.setTimeout(20_000);
+configure({
+  asyncUtilTimeout: 3000,
+  getElementError: (message) => new Error(`${message?.split('\n')[0] ?? ''}\nThe page says: ${wordsOf(document.body)}`),
+});
+
+/** What ends after a test has ended is no fault of it. */
+const LATE = 'not wrapped in act';
+const complaints: string[] = [];
+console.error = (...words: readonly unknown[]) => {
+  const complaint = words.map(String).join(' ');
+  if (!complaint.includes(LATE)) complaints.push(complaint);
+};
+
+afterEach(() => {
+  cleanup();
+  localStorage.clear();
+  // Whatever React, Mantine or the browser complain about is a defect of the page.
+  expect(complaints.splice(0)).toEqual([]);
+});

@@ -1,0 +1,70 @@
+import { MantineProvider } from '@mantine/core';
+import { Notifications } from '@mantine/notifications';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import userEvent, { type UserEvent } from '@testing-library/user-event';
+import type { ReactElement, ReactNode } from 'react';
+import { I18nextProvider } from 'react-i18next';
+import { createMemoryRouter, RouterProvider } from 'react-router';
+import { createQueryClient } from '../api/query-client.ts';
+import { markSignedOut } from '../api/signed-out.ts';
+import { places } from '../routes/places.tsx';
+import { text } from '../text/i18n.ts';
+import { themeWith } from '../theme/theme.ts';
+import { fakeApi, type Answers, type FakeApi } from './fake-api.ts';
+import { usualAnswers } from './samples.ts';
+
+export interface OpenedPage extends FakeApi {
+  readonly user: UserEvent;
+  /** Where the page has come to. */
+  readonly path: () => string;
+}
+
+const theme = themeWith({ close: 'Close' });
+
+function Around({ children }: { readonly children: ReactNode }): ReactElement {
+  return (
+    <I18nextProvider i18n={text}>
+      <MantineProvider theme={theme} env="test">
+        <Notifications />
+        <QueryClientProvider client={createQueryClient(markSignedOut)}>{children}</QueryClientProvider>
+      </MantineProvider>
+    </I18nextProvider>
+  );
+}
+
+/**
+ * Opens an address of Soft Lark as a signed-in teacher; the server is a table of answers.
+ *
+ * @param answers over those of the sample studio
+ */
+export function openPage(path: string, answers: Answers = {}): OpenedPage {
+  const api = fakeApi({ ...usualAnswers(), ...answers });
+  const router = createMemoryRouter(places, { initialEntries: [path] });
+  render(
+    <Around>
+      <RouterProvider router={router} />
+    </Around>,
+  );
+  const { state } = router;
+  return {
+    ...api,
+    user: userEvent.setup(),
+    path: () => {
+      const { pathname, search } = { ...state, ...router.state }.location;
+      return pathname + search;
+    },
+  };
+}
+
+/** Draws one component by itself, at an address of its own. */
+export function draw(element: ReactElement, answers: Answers = {}): OpenedPage {
+  const api = fakeApi({ ...usualAnswers(), ...answers });
+  const router = createMemoryRouter([{ path: '*', element }]);
+  render(
+    <Around>
+      <RouterProvider router={router} />
+    </Around>,
+  );
+  return { ...api, user: userEvent.setup(), path: () => router.state.location.pathname };
+}
