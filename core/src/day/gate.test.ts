@@ -25,6 +25,20 @@ test.each<[string, Partial<GateAnswers>, readonly string[]]>([
   expect(gateOutcome(answers, []) === null).toBe(open.length > 0);
 });
 
+test.each<[string, Partial<GateAnswers>, object | null]>([
+  ['an urgent sign and nothing else', { signs: ['faint'] }, { level: 'urgent', open: false, reason: 'faint' }],
+  ['an urgent sign before illness is asked', { ...USUAL, voice: 'rough', signs: ['blood'] }, { level: 'urgent' }],
+  ['a fever and nothing else', { signs: ['fever'] }, { level: 'not-today', open: false, reason: 'fever' }],
+  ['pain with its signs looked at', { pain: true, signs: [] }, { level: 'not-today', reason: 'pain' }],
+  ['pain before its signs are looked at', { ...USUAL, pain: true }, null],
+  ['something to be seen leaves the rest open', { signs: ['tremor'] }, null],
+  ['none of the signs leaves the rest open', { signs: [] }, null],
+])('what shuts the gate does not wait for other answers: %s', (_, answers, outcome) => {
+  const found = gateOutcome(answers, []);
+  if (outcome === null) expect(found).toBeNull();
+  else expect(found).toMatchObject(outcome);
+});
+
 test('coming back from an illness asks how far, and only then', () => {
   expect(openQuestions(USUAL, ['recovering'])).toEqual(['recovery']);
 });

@@ -54,9 +54,9 @@ export function isCleared(clearedOn: string | undefined, today: string): boolean
 }
 
 /** The conditions of the day: what was chosen before and what the answers add. `fresh` yields to any other. */
-function conditionsOf(answers: GateAnswers, chosen: readonly Condition[]): readonly Condition[] {
+function conditionsOf(answers: Partial<GateAnswers>, chosen: readonly Condition[]): readonly Condition[] {
   const found = new Set(chosen);
-  if (answers.tired >= TIRED_FROM || answers.heavyUse) found.add('tired');
+  if ((answers.tired ?? 0) >= TIRED_FROM || answers.heavyUse) found.add('tired');
   if (answers.voice === 'rough') found.add('recovering');
   if (found.size > 1) found.delete('fresh');
   return [...found];
@@ -78,33 +78,37 @@ export function openQuestions(answers: Partial<GateAnswers>, chosen: readonly Co
   ];
 }
 
+/** What ends the singing for today, as soon as it is known: an urgent sign before anything else, whatever is still open. */
+function whatShuts({ signs, voice, pain }: Partial<GateAnswers>): Pick<GateOutcome, 'level' | 'reason'> | null {
+  // Until the signs are looked at, something worse than what is known may be among them.
+  if (signs === undefined) return null;
+  const urgent = URGENT_SIGNS.find((sign) => signs.includes(sign));
+  if (urgent) return { level: 'urgent', reason: urgent };
+  const reason = pain ? 'pain' : voice === 'gone' ? 'voice-gone' : NOT_TODAY_SIGNS.find((sign) => signs.includes(sign));
+  return reason ? { level: 'not-today', reason } : null;
+}
+
 /**
  * What the answers lead to; the strictest rule wins.
  *
  * @param hasClearance a doctor's clearance is on file, so that nobody has to be seen first
- * @returns `null` while a question is open
+ * @returns `null` while a question is open, unless what is known shuts the gate already
  * @example gateOutcome({ tired: 2, voice: 'normal', pain: false }, ['fresh']) // open, changed, ['tired']
+ * @example gateOutcome({ signs: ['faint'] }, []) // shut, urgent
  * Source: the cautions of the studio; screening and referral, no diagnosis.
  */
 export function gateOutcome(
-  given: Partial<GateAnswers>,
+  answers: Partial<GateAnswers>,
   chosen: readonly Condition[],
   hasClearance = false,
 ): GateOutcome | null {
-  const { tired, voice, pain } = given;
-  if (tired === undefined || voice === undefined || pain === undefined || openQuestions(given, chosen).length > 0)
-    return null;
-  const answers: GateAnswers = { ...given, tired, voice, pain };
-  const { signs = [], recovery = 'not-ill', hoursToPerformance } = answers;
   const conditions = conditionsOf(answers, chosen);
-  const first = (list: readonly GateSign[]): GateSign | undefined => list.find((sign) => signs.includes(sign));
-  const shut = { open: false, conditions, allowance: 'gentle' } as const;
-  const urgent = first(URGENT_SIGNS);
-  if (urgent) return { ...shut, level: 'urgent', reason: urgent };
-  const notToday = pain ? 'pain' : voice === 'gone' ? 'voice-gone' : first(NOT_TODAY_SIGNS);
-  if (notToday) return { ...shut, level: 'not-today', reason: notToday };
+  const shut = whatShuts(answers);
+  if (shut) return { ...shut, open: false, conditions, allowance: 'gentle' };
+  if (openQuestions(answers, chosen).length > 0) return null;
+  const { signs = [], recovery = 'not-ill', hoursToPerformance } = answers;
   const near = hoursToPerformance === undefined ? {} : { hoursToPerformance };
-  const seen = first(SEE_SOMEONE_SIGNS);
+  const seen = SEE_SOMEONE_SIGNS.find((sign) => signs.includes(sign));
   if (seen && !hasClearance) {
     return { level: 'see-someone', open: true, reason: seen, conditions, allowance: 'gentle', ...near };
   }

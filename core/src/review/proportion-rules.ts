@@ -8,11 +8,12 @@ import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
 const howMany: Rule = ({ context: { minutes, rules }, steps }) => {
   const { least, most } = shapeFor(minutes, rules);
   if (steps.length <= most * FIGURES.farFromShape) return [];
+  const usual = least === most ? String(most) : `${String(least)} to ${String(most)}`;
   return [
     {
       rule: 'many-exercises',
       severity: 'note',
-      message: `${String(steps.length)} exercises in ${String(minutes)} minutes; ${String(least)} to ${String(most)} leave each of them time to work.`,
+      message: `${String(steps.length)} exercises in ${String(minutes)} minutes; ${usual} leave each of them time to work.`,
     },
   ];
 };

@@ -1,4 +1,5 @@
 import '@testing-library/jest-dom';
+import { notifications } from '@mantine/notifications';
 import { cleanup, configure } from '@testing-library/react';
 import { fetchFromFake } from './fake-api.ts';
 
@@ -56,6 +57,7 @@ console.error = (...words: readonly unknown[]) => {
 
 afterEach(() => {
   cleanup();
+  notifications.clean();
   localStorage.clear();
   // Whatever React, Mantine or the browser complain about is a defect of the page.
   expect(complaints.splice(0)).toEqual([]);

@@ -53,6 +53,7 @@ export const bench = {
   orderHint: 'drag',
   orderHintKeys: ', or hold',
   orderHintEnd: 'and',
+  moveHelp: 'To move a step, hold alt and press the up or down arrow.',
   add: 'Add a step',
   addTitle: 'Add from the shelf',
   removed_one: '“{{name}}” is off the bench.',

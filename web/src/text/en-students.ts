@@ -102,6 +102,7 @@ export const students = {
   beltEasy_other: 'Sung easily at {{note}} on {{count}} days.',
   beltRise: 'It may rise, up to {{note}}, once you say that ease is shown.',
   margin: 'Margin',
+  marginByRules: '{{count}}, by the rules',
   marginValue_zero: 'none',
   marginValue_one: 'one semitone',
   marginValue_other: '{{count}} semitones',

@@ -94,7 +94,12 @@ export function OrderList({
           </span>
         </small>
       </h2>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={onDragEnd}
+        accessibility={{ screenReaderInstructions: { draggable: t('bench.moveHelp') } }}
+      >
         <SortableContext items={items} strategy={verticalListSortingStrategy}>
           <ol onKeyDown={onKeyDown}>
             {steps.map((step, index) => (

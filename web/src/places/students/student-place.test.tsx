@@ -38,7 +38,7 @@ test.each<[string, Partial<Schemas['VoiceFileDto']>, string, RegExp]>([
   ['belt set by hand', { beltCeiling: 70 }, 'Belt ceiling', /^B♭4/],
   ['no belt for a child', { type: 'treble', age: 9 }, 'Belt ceiling', /no belt/],
   ['a margin of none', { margin: 0 }, 'Margin', /^none$/],
-  ['the usual margin', {}, 'Margin', /^one semitone$/],
+  ['the usual margin', {}, 'Margin', /^one semitone default$/],
   ['reach', {}, 'Reach', /^G3 – G5$/],
   ['a speaking note', { speakingNote: 57 }, 'Speaking note', /^A3$/],
   ['bridges', {}, 'Bridges', /^E4–F4$/],
@@ -134,7 +134,10 @@ test('a student without routines or runs says so', async () => {
 
 test('runs of a student are listed, the way to each one with them', async () => {
   open({}, '/runs', { 'GET /api/runs': [runSummary({ marks: ['strain'] })] });
-  expect(await screen.findByRole('link', { name: /Nov.*15:32|15:32.*Nov|03:32/ })).toHaveAttribute('href', `/log/${RUN}`);
+  expect(await screen.findByRole('link', { name: /Nov.*15:32|15:32.*Nov|03:32/ })).toHaveAttribute(
+    'href',
+    `/log/${RUN}`,
+  );
 });
 
 // The document of the tests keeps no recordings, as a private window does not.

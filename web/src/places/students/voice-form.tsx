@@ -18,6 +18,7 @@ import { useForm } from '@mantine/form';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { rulesFor } from '../../api/lay.ts';
 import { ApiProblem } from '../../api/problem.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { songsQuery } from '../../api/songs.queries.ts';
@@ -42,7 +43,9 @@ export function VoiceForm({
   const queries = useQueryClient();
   const choices = useVoiceChoices();
   const songs = useQuery(songsQuery).data;
-  const today = useQuery(sessionQuery).data?.today ?? '';
+  const session = useQuery(sessionQuery).data;
+  const today = session?.today ?? '';
+  const rules = rulesFor(session, student);
   const form = useForm<VoiceValues>({ initialValues: valuesOf(student, today) });
   const key = studentTodayQuery(student.id).queryKey;
   const save = useMutation({
@@ -139,6 +142,7 @@ export function VoiceForm({
               {note('beltCeiling', t('students.beltField'))}
               <NumberInput
                 label={t('students.margin')}
+                placeholder={t('students.marginByRules', { count: rules.margin.usual })}
                 min={0}
                 max={4}
                 allowDecimal={false}

@@ -31,7 +31,8 @@ export interface VoiceValues {
   readonly hardFloor: NoteValue;
   readonly hardCeiling: NoteValue;
   readonly beltCeiling: NoteValue;
-  readonly margin: number;
+  /** Semitones; empty where the rules decide. */
+  readonly margin: number | '';
   readonly gritAllowed: boolean;
   readonly wanted: string;
   readonly piece: string;
@@ -66,7 +67,7 @@ export function valuesOf({ name, note, voice }: Student, today: string): VoiceVa
     hardFloor: voice.hardFloor,
     hardCeiling: voice.hardCeiling,
     beltCeiling: voice.beltCeiling,
-    margin: voice.margin ?? 1,
+    margin: voice.margin ?? '',
     gritAllowed: voice.gritAllowed ?? false,
     wanted: voice.wanted ?? '',
     piece: voice.piece ?? '',
@@ -153,7 +154,7 @@ export function fileOf(values: VoiceValues, before: Student): Pick<Student, 'nam
       ...optional('hardFloor', values.hardFloor),
       ...optional('hardCeiling', values.hardCeiling),
       ...optional('beltCeiling', values.beltCeiling),
-      margin: values.margin,
+      ...(values.margin !== '' && { margin: values.margin }),
     },
   };
 }

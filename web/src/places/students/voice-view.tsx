@@ -88,7 +88,10 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
               {belt !== null && voice.beltCeiling === undefined && <small>{t('students.defaultWord')}</small>}{' '}
               <BeltLine student={student} rules={rules} />
             </Fact>
-            <Fact name={t('students.margin')}>{t('students.marginValue', { count: voice.margin ?? 1 })}</Fact>
+            <Fact name={t('students.margin')}>
+              {t('students.marginValue', { count: voice.margin ?? rules.margin.usual })}{' '}
+              {voice.margin === undefined && <small>{t('students.defaultWord')}</small>}
+            </Fact>
             <Fact name={t('students.reach')}>
               {measured?.reachLow !== undefined || measured?.reachHigh !== undefined
                 ? `${writeNote(measured.reachLow ?? measured.low)} – ${writeNote(measured.reachHigh ?? measured.high)}`

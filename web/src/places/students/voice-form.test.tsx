@@ -1,0 +1,174 @@
+import { screen, within } from '@testing-library/react';
+import type { Schemas } from '../../api/client.ts';
+import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
+import { refusal } from '../../testing/fake-api.ts';
+import { session, STUDENT, student, studentToday, voice } from '../../testing/samples.ts';
+
+const SAVE = `PUT /api/students/${STUDENT}`;
+type Body = Schemas['ChangedStudentDto'];
+
+async function openForm(file: Partial<Schemas['VoiceFileDto']> = {}, answers = {}): Promise<OpenedPage> {
+  const page = openPage(`/students/${STUDENT}`, {
+    [`GET /api/students/${STUDENT}/today`]: studentToday({ student: student({ voice: voice(file) }) }),
+    [SAVE]: (body: unknown) => student(body as Body),
+    ...answers,
+  });
+  await page.user.click(await screen.findByRole('button', { name: 'Change the file' }));
+  return page;
+}
+
+async function save({ user, sent }: OpenedPage): Promise<Body> {
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  await screen.findByRole('button', { name: 'Change the file' });
+  return sent.at(-1)?.body as Body;
+}
+
+const groupOf = (legend: string): HTMLElement => screen.getByRole('group', { name: legend });
+
+test('a file that is opened and saved comes back as it was', async () => {
+  const whole = {
+    speakingNote: 57,
+    hardFloor: 55,
+    hardCeiling: 81,
+    beltCeiling: 70,
+    margin: 2,
+    gritAllowed: true,
+    wanted: 'a lighter top',
+    piece: 'Lantern song',
+    otherStyles: ['folk'],
+    cautions: ['asthma'],
+    obstacles: ['no-straw'],
+    clearedOn: '2026-10-01',
+    holdsOnSince: '2026-10-02',
+    consentOn: '2026-10-03',
+    beltEaseOn: '2026-10-04',
+    gaps: [{ low: 60, high: 61 }],
+    avoid: [
+      { low: 64, high: 66, kind: 'not-held', seconds: 1.5 },
+      { low: 70, high: 71, kind: 'not-loud' },
+    ],
+    bridges: [{ low: 64, high: 65, date: '2026-11-03' }],
+    approach: { chin: 'level' },
+    rules: { 'opening.sungSteps': 3 },
+  } satisfies Partial<Schemas['VoiceFileDto']>;
+  const page = await openForm(whole);
+  expect((await save(page)).voice).toEqual(voice(whole));
+});
+
+test('a margin that was never set stays with the rules, and the field says what they are', async () => {
+  const page = await openForm({}, { 'GET /api/session': session({ rules: { 'margin.usual': 2 } }) });
+  expect(screen.getByLabelText('Margin')).toHaveAttribute('placeholder', '2, by the rules');
+  expect((await save(page)).voice).not.toHaveProperty('margin');
+});
+
+test.each<[string, string, string, Partial<Schemas['VoiceFileDto']>]>([
+  ['a note', 'Speaking note', 'A3', { speakingNote: 57 }],
+  ['a note in another spelling', 'Hard ceiling', 'd#5', { hardCeiling: 75 }],
+  ['a number', 'Age, if it matters', '35', { age: 35 }],
+  ['words', 'Missing and wanted', '  more edge ', { wanted: 'more edge' }],
+])('%s is typed and sent', async (_, label, typed, change) => {
+  const page = await openForm();
+  const field = screen.getByLabelText(label);
+  await page.user.clear(field);
+  await page.user.type(field, typed);
+  expect((await save(page)).voice).toEqual(expect.objectContaining(change));
+});
+
+test('what is no note is said, and nothing is sent until it is one', async () => {
+  const page = await openForm();
+  const field = screen.getByLabelText('Belt ceiling');
+  await page.user.type(field, 'H9');
+  await page.user.tab();
+  expect(screen.getAllByText(/Not a note: write a letter and an octave/)[0]).toBeVisible();
+  expect(screen.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await page.user.clear(field);
+  expect((await save(page)).voice).not.toHaveProperty('beltCeiling');
+});
+
+test('zones are added, filled and removed; half a row is left out', async () => {
+  const page = await openForm({ avoid: [{ low: 70, high: 71, kind: 'not-loud' }] });
+  const { user } = page;
+  const zones = groupOf('Zones');
+  await user.click(within(zones).getByRole('button', { name: 'Remove' }));
+  await user.click(within(zones).getByRole('button', { name: 'Add a zone' }));
+  await user.type(within(zones).getByLabelText('from'), 'E4');
+  await user.type(within(zones).getByLabelText('to'), 'F4');
+  await user.click(within(zones).getByRole('button', { name: 'Add a zone' }));
+  const second = within(zones).getAllByLabelText('from')[1];
+  if (second) await user.type(second, 'C5');
+  expect((await save(page)).voice.avoid).toEqual([{ low: 64, high: 65, kind: 'never-sounded' }]);
+});
+
+test('goals are one a line, and empty lines are none', async () => {
+  const page = await openForm();
+  const field = screen.getByLabelText('Wanted, one a line');
+  await page.user.clear(field);
+  await page.user.type(field, 'bridge{enter}{enter} light-top ');
+  expect((await save(page)).voice.goals).toEqual(['bridge', 'light-top']);
+});
+
+test('cautions and what is in the way are ticked off and on', async () => {
+  const page = await openForm({ cautions: ['asthma'], obstacles: [] });
+  await page.user.click(screen.getByLabelText('asthma'));
+  await page.user.click(screen.getByLabelText('neck and shoulders'));
+  await page.user.click(within(groupOf('In the way')).getAllByRole('checkbox')[0] as HTMLElement);
+  const { voice: sent } = await save(page);
+  expect([sent.cautions, sent.obstacles]).toEqual([['neck-and-shoulder'], ['cannot-trill']]);
+});
+
+test('a changing voice has its stage; for any other the field is not there', async () => {
+  await openForm();
+  expect(screen.queryByLabelText('Stage of change')).toBeNull();
+});
+
+test('a changing voice is asked for its stage', async () => {
+  const page = await openForm({ type: 'changing', changingStage: 'third', age: 13 });
+  expect(screen.getByRole('combobox', { name: 'Stage of change' })).toHaveValue('third, least steady');
+  expect((await save(page)).voice.changingStage).toBe('third');
+});
+
+test('cancelling sends nothing', async () => {
+  const { user, sent } = await openForm();
+  await user.type(screen.getByLabelText('Your note'), 'late again');
+  await user.click(screen.getByRole('button', { name: 'Cancel' }));
+  expect(await screen.findByRole('button', { name: 'Change the file' })).toBeVisible();
+  expect(sent).toEqual([]);
+});
+
+test('a file that another window changed is kept here, and both ways on are offered', async () => {
+  const theirs = student({ version: 9, note: 'theirs' });
+  const page = await openForm({}, { [SAVE]: refusal(409, 'STALE_WRITE', 'Changed.', { current: theirs }) });
+  const { user, sent, answer } = page;
+  await user.type(screen.getByLabelText('Your note'), 'mine');
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  const alert = await screen.findByRole('alert');
+  expect(within(alert).getByText(/Your edit is kept below/)).toBeVisible();
+  expect(screen.getByLabelText('Your note')).toHaveValue('mine');
+  const mine = student({ version: 10, note: 'mine' });
+  answer({ [SAVE]: mine, [`GET /api/students/${STUDENT}/today`]: studentToday({ student: mine }) });
+  await user.click(within(alert).getByRole('button', { name: 'Save mine over it' }));
+  expect(await screen.findByText('mine')).toBeVisible();
+  expect(sent.map(({ body }) => (body as Body).version)).toEqual([3, 9]);
+});
+
+test('taking what another window saved leaves it as it is there', async () => {
+  const theirs = student({ version: 9, note: 'theirs' });
+  const { user, sent } = await openForm({}, { [SAVE]: refusal(409, 'STALE_WRITE', 'Changed.', { current: theirs }) });
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  await user.click(await screen.findByRole('button', { name: 'Take what is there' }));
+  expect(await screen.findByText('theirs')).toBeVisible();
+  expect(sent).toHaveLength(1);
+});
+
+test('a refusal says what is wrong, by field', async () => {
+  const { user } = await openForm(
+    {},
+    {
+      [SAVE]: refusal(400, 'BAD_BODY', 'This cannot be stored.', {
+        errors: [{ field: 'voice.age', message: 'age must be 120 at most' }],
+      }),
+    },
+  );
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  expect(await screen.findByText(/This cannot be stored|age must be 120 at most/)).toBeVisible();
+});
