@@ -60,7 +60,7 @@ export default {
       moduleNameMapper: {
         '\\.css$': '<rootDir>/../scripts/testing/empty-styles.cjs',
         // Workers run in the page here, and there is no microphone.
-        'workers/(draft|approach)\\.ts$': '<rootDir>/src/testing/beside-$1.ts',
+        'workers/(draft|approach|files)\\.ts$': '<rootDir>/src/testing/beside-$1.ts',
         'listening/microphone\\.ts$': '<rootDir>/src/testing/no-microphone.ts',
       },
     },

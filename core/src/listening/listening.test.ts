@@ -182,6 +182,19 @@ describe('a check by hand', () => {
     expect(sing(over, 80)).toBe(over);
   });
 
+  test('taking back goes on note by note, and how notes count is again as it was', () => {
+    const harder = conductCheck(sing(begun(), 57, 56, 54), { type: 'harder' });
+    const takeBack = (state: CheckState): CheckState => conductCheck(state, { type: 'take-back' });
+    expect([harder.ease, harder.sung]).toEqual(['possible', { 54: 'possible', 56: 'easy', 57: 'easy' }]);
+    const once = takeBack(harder);
+    expect([once.ease, once.target, once.last]).toEqual(['easy', 54, 56]);
+    const thrice = takeBack(takeBack(once));
+    expect([thrice.target, thrice.last, thrice.sung]).toEqual([57, null, {}]);
+    // The leg before is over; what came in it stays.
+    const up = sing(conductCheck(sing(begun(), 57, 56), { type: 'leg-over' }), 58);
+    expect(takeBack(takeBack(up)).sung).toEqual({ 56: 'easy', 57: 'easy' });
+  });
+
   test('turns near each other are one bridge with two edges', () => {
     const state = [64, 65, 66, 72].reduce((at, midi) => conductCheck(at, { type: 'turn', midi }), begun());
     expect(findingsOf(state).bridges).toEqual([

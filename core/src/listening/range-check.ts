@@ -81,10 +81,24 @@ function missed(state: CheckState): CheckState {
   return misses.length >= MOST_MISSES ? legOver(after) : after;
 }
 
+/** The note of this leg that came before one; null where it was the first. */
+function before({ phase, speakingNote, sung }: CheckState, midi: number): number | null {
+  const start = speakingNote ?? midi;
+  const ofLeg = Object.keys(sung)
+    .map(Number)
+    .filter((note) => (phase === 'down' ? note <= start && note > midi : note > start && note < midi));
+  if (ofLeg.length === 0) return null;
+  return phase === 'down' ? Math.min(...ofLeg) : Math.max(...ofLeg);
+}
+
+/** The last note is as if it had never come; how notes count is again as it was before it. */
 function takeBack(state: CheckState): CheckState {
   if (state.last === null) return state;
   const { [state.last]: taken, ...sung } = state.sung;
-  return taken === undefined ? state : { ...state, sung, target: state.last, last: null, misses: [] };
+  if (taken === undefined) return state;
+  const last = before(state, state.last);
+  const ease = last === null ? 'easy' : (state.sung[last] ?? 'easy');
+  return { ...state, sung, ease, target: state.last, last, misses: [] };
 }
 
 /**

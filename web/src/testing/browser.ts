@@ -1,5 +1,6 @@
 import '@testing-library/jest-dom';
 import { notifications } from '@mantine/notifications';
+import { closeSpotlight } from '@mantine/spotlight';
 import { cleanup, configure } from '@testing-library/react';
 import { fetchFromFake } from './fake-api.ts';
 
@@ -23,13 +24,20 @@ const noMatch = (media: string): MediaQueryList =>
     onchange: null,
     addEventListener: () => undefined,
     removeEventListener: () => undefined,
-    addListener: () => undefined,
-    removeListener: () => undefined,
     dispatchEvent: () => false,
-  }) as MediaQueryList;
+  }) as unknown as MediaQueryList;
 
 Object.assign(window, { ResizeObserver: NoObserver, IntersectionObserver: NoObserver, matchMedia: noMatch });
 Object.defineProperty(document, 'fonts', { value: { ready: Promise.resolve(), addEventListener: () => undefined } });
+Blob.prototype.arrayBuffer = function arrayBuffer() {
+  return new Promise((resolve) => {
+    const reader = new FileReader();
+    reader.onload = () => {
+      resolve(reader.result as ArrayBuffer);
+    };
+    reader.readAsArrayBuffer(this);
+  });
+};
 Element.prototype.scrollIntoView = () => undefined;
 window.scrollTo = () => undefined;
 
@@ -58,6 +66,7 @@ console.error = (...words: readonly unknown[]) => {
 afterEach(() => {
   cleanup();
   notifications.clean();
+  closeSpotlight();
   localStorage.clear();
   // Whatever React, Mantine or the browser complain about is a defect of the page.
   expect(complaints.splice(0)).toEqual([]);

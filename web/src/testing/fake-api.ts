@@ -1,5 +1,5 @@
 /** What was sent to the server, as far as a test looks at it. */
-export interface Sent {
+interface Sent {
   readonly what: string;
   readonly body: unknown;
 }
@@ -21,7 +21,7 @@ export function refusal(status: number, code: string, detail: string, more: Reco
 }
 
 type Handler = (body: unknown) => unknown;
-/** Answers by method and path, such as `GET /api/session`; a function is given what was sent. */
+/** Answers by method and path, such as `GET /api/session`; `*` stands for an id. A function is given what was sent. */
 export type Answers = Readonly<Record<string, unknown>>;
 
 export interface FakeApi {
@@ -56,7 +56,9 @@ export function fakeApi(first: Answers): FakeApi {
     const body: unknown = text === '' ? undefined : JSON.parse(text);
     const what = `${request.method} ${pathname}`;
     if (request.method !== 'GET') sent.push({ what, body });
-    const key = [`${what}${search}`, what].find((one) => one in answers);
+    const key = [`${what}${search}`, what, `${what.slice(0, what.lastIndexOf('/') + 1)}*`].find(
+      (one) => one in answers,
+    );
     if (key === undefined) unanswered.push(`${what}${search}`);
     const found = key === undefined ? refusal(404, 'NOT_FOUND', 'There is no such thing.') : answers[key];
     const given: unknown = await (isHandler(found) ? found(body) : found);

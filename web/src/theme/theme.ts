@@ -1,10 +1,13 @@
 import {
   ActionIcon,
+  Autocomplete,
   Button,
   createTheme,
   Modal,
+  MultiSelect,
   Select,
   Tabs,
+  TagsInput,
   type CSSVariablesResolver,
   type MantineColorsTuple,
   type MantineThemeOverride,
@@ -96,6 +99,9 @@ const dark: MantineColorsTuple = [
   '#110a12',
 ];
 
+/** A list that is not open is not drawn: a bench has seven of them, a sheet one of every exercise there is. */
+const LIST = { keepMounted: false, transitionProps: { duration: 80 } };
+
 /**
  * The one theme: no component keeps a colour or radius of its own.
  *
@@ -121,13 +127,10 @@ export const themeWith = (words: { readonly close: string }): MantineThemeOverri
         styles: { root: { fontWeight: 500 } },
       }),
       ActionIcon: ActionIcon.extend({ defaultProps: { variant: 'subtle', color: 'gray', size: 'lg' } }),
-      Select: Select.extend({
-        // A list that is not open is not drawn: a bench has seven of them, some of sixty keys.
-        defaultProps: {
-          allowDeselect: false,
-          comboboxProps: { keepMounted: false, transitionProps: { duration: 80 } },
-        },
-      }),
+      Select: Select.extend({ defaultProps: { allowDeselect: false, comboboxProps: LIST } }),
+      MultiSelect: MultiSelect.extend({ defaultProps: { comboboxProps: LIST } }),
+      TagsInput: TagsInput.extend({ defaultProps: { comboboxProps: LIST } }),
+      Autocomplete: Autocomplete.extend({ defaultProps: { comboboxProps: LIST } }),
       Modal: Modal.extend({
         defaultProps: {
           centered: true,

@@ -1,8 +1,9 @@
 import type { Melody } from '@soft-lark/core';
 import { proxy, wrap } from 'comlink';
-import type { FilesWorker, OpenedFile } from './files.worker.ts';
+import type { FilesWorker } from './files.worker.ts';
+import type { OpenedFile } from './read-files.ts';
 
-export type { OpenedFile } from './files.worker.ts';
+export type { OpenedFile } from './read-files.ts';
 
 function start(): Worker {
   return new Worker(new URL('./files.worker.ts', import.meta.url), { type: 'module' });

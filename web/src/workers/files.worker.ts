@@ -1,62 +1,7 @@
-import {
-  abcOf,
-  isZip,
-  midiFileOf,
-  musicXmlOf,
-  openExerciseFile,
-  readAbc,
-  readExercise,
-  readMidiFile,
-  readMusicXml,
-  SoftLarkError,
-  unpackMusicXml,
-  type ExerciseCollection,
-  type Melody,
-  type ReadExercise,
-} from '@soft-lark/core';
 import { expose } from 'comlink';
+import { openBytes, written } from './read-files.ts';
 
-/** What a file turned out to hold, or why it cannot be read. */
-export type OpenedFile =
-  | { readonly kind: 'melody'; readonly melody: Melody }
-  | {
-      readonly kind: 'exercises';
-      readonly items: readonly ReadExercise[];
-      readonly collections: readonly ExerciseCollection[];
-    }
-  | { readonly kind: 'refused'; readonly message: string; readonly remedy: string };
-
-const TOLD_EVERY = 50;
-
-function open(bytes: Uint8Array, onProgress: (share: number) => void): OpenedFile {
-  if (isZip(bytes)) return { kind: 'melody', melody: readMusicXml(unpackMusicXml(bytes)) };
-  if (bytes[0] === 0x4d && bytes[1] === 0x54) return { kind: 'melody', melody: readMidiFile(bytes) };
-  const text = new TextDecoder().decode(bytes);
-  if (text.trimStart().startsWith('<')) return { kind: 'melody', melody: readMusicXml(text) };
-  if (!/^[\s\uFEFF]*[{[]/.test(text)) return { kind: 'melody', melody: readAbc(text) };
-  const { items, collections } = openExerciseFile(text);
-  const read = items.map((item, index) => {
-    if (index % TOLD_EVERY === 0) onProgress(index / items.length);
-    return readExercise(item, index);
-  });
-  return { kind: 'exercises', items: read, collections };
-}
-
-const files = {
-  /** Reads a file of any kind there is; what it is, its first bytes say. */
-  open: (bytes: Uint8Array, onProgress: (share: number) => void): OpenedFile => {
-    try {
-      return open(bytes, onProgress);
-    } catch (error) {
-      if (!(error instanceof SoftLarkError)) throw error;
-      return { kind: 'refused', message: error.message, remedy: error.remedy };
-    }
-  },
-  write: (format: 'musicxml' | 'abc' | 'midi', melody: Melody): string | Uint8Array => {
-    if (format === 'midi') return midiFileOf(melody);
-    return format === 'abc' ? abcOf(melody) : musicXmlOf(melody);
-  },
-};
+const files = { open: openBytes, write: written };
 
 export type FilesWorker = typeof files;
 expose(files);

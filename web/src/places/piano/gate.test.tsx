@@ -31,7 +31,7 @@ const lock = (change: Partial<Schemas['LockDto']> = {}): Schemas['LockDto'] => (
 async function answer({ user }: OpenedPage, ...words: readonly string[]): Promise<void> {
   const questions = ['How tired?', 'How does the voice sound?', 'Does anything hurt?', 'Coming back from an illness?'];
   for (const [index, word] of words.entries()) {
-    const question = screen.getByRole('radiogroup', { name: questions[index] });
+    const question = screen.getByRole('radiogroup', { name: questions[index] ?? '' });
     await user.click(within(question).getByRole('radio', { name: word }));
   }
 }

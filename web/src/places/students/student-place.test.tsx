@@ -53,7 +53,7 @@ test.each<[string, Partial<Schemas['VoiceFileDto']>, string, RegExp]>([
   open({ student: student({ voice: voice(change) }) });
   const file = await screen.findByRole('complementary');
   const fact = within(file).getByText(name, { selector: 'dt' }).nextElementSibling;
-  expect(fact?.textContent?.trim()).toMatch(value);
+  expect(fact?.textContent.trim()).toMatch(value);
 });
 
 test.each<[string, Partial<Schemas['StudentTodayDto']>, RegExp]>([

@@ -1,6 +1,7 @@
 import { screen, within } from '@testing-library/react';
+import type { Schemas } from '../../api/client.ts';
 import { openPage } from '../../testing/open-page.tsx';
-import { LONG_NAME, OTHER_STUDENT, RUN, runSummary, STUDENT, student, voice } from '../../testing/samples.ts';
+import { LONG_NAME, OTHER_STUDENT, RUN, runSummary, STUDENT, student } from '../../testing/samples.ts';
 
 const SIXTY = Array.from({ length: 60 }, (_, index) =>
   student({ id: `01920000-0000-7000-8000-${String(index).padStart(12, '0')}`, name: `Student ${String(index)}` }),
@@ -16,16 +17,11 @@ test.each<[string, readonly unknown[], string]>([
   expect(screen.queryAllByRole('row')).toHaveLength(students.length + 1);
 });
 
+const unmeasured: Schemas['VoiceFileDto'] = { type: 'bass', style: 'jazz', goals: [], bridges: [], avoid: [] };
+
 test('each row has voice, range, lessons and when it sang last', async () => {
   openPage('/students', {
-    'GET /api/students': [
-      student(),
-      student({
-        id: OTHER_STUDENT,
-        name: LONG_NAME,
-        voice: voice({ type: 'bass', style: 'jazz', measured: undefined }),
-      }),
-    ],
+    'GET /api/students': [student(), student({ id: OTHER_STUDENT, name: LONG_NAME, voice: unmeasured })],
     'GET /api/lessons': [
       { id: RUN, studentId: STUDENT, weekday: 3, startsAt: '15:30', minutes: 30 },
       { id: OTHER_STUDENT, studentId: STUDENT, weekday: 5, startsAt: '09:00', minutes: 30 },

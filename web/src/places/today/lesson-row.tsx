@@ -114,13 +114,13 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
         </small>
       </div>
       <TodayLine lesson={lesson} laid={laid} />
-      <Link
-        to={routine ? `/routines/${routine.id}` : `/students/${student.id}`}
-        className={classes['flight']}
-        aria-label={routine?.name ?? student.name}
-      >
-        {laid && <SmallFlight routine={laid} isNext={isNext} />}
-      </Link>
+      {routine ? (
+        <Link to={`/routines/${routine.id}`} className={classes['flight']} aria-label={routine.name}>
+          {laid && <SmallFlight routine={laid} isNext={isNext} />}
+        </Link>
+      ) : (
+        <span className={classes['flight']} />
+      )}
       {routine ? (
         <Button
           component={Link}

@@ -1,0 +1,193 @@
+import { act, screen, waitFor, within } from '@testing-library/react';
+import type { Schemas } from '../../api/client.ts';
+import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
+import { ROUTINE, routine, session, step, STUDENT, studentToday } from '../../testing/samples.ts';
+
+type Sent = Schemas['SentRunDto'];
+
+/** Through the gate, into the first step. */
+async function sing(change: Partial<Schemas['RoutineDto']> = {}, answers = {}): Promise<OpenedPage> {
+  const page = openPage(`/sing/${ROUTINE}`, {
+    [`GET /api/routines/${ROUTINE}`]: routine({ steps: [step('up-and-down-five'), step('falling-hum')], ...change }),
+    [`PUT /api/students/${STUDENT}/condition`]: {},
+    'PUT /api/runs/*': (body: unknown) => body,
+    ...answers,
+  });
+  for (const word of ['not at all', 'as usual', 'no'])
+    await page.user.click(await screen.findByRole('radio', { name: word }));
+  await page.user.click(screen.getByRole('button', { name: 'Begin' }));
+  await screen.findByText(/step 1 of/);
+  return page;
+}
+
+const lastSent = ({ sent }: OpenedPage): Sent | undefined =>
+  sent.filter(({ what }) => what.startsWith('PUT /api/runs/')).at(-1)?.body as Sent | undefined;
+
+const title = (): string => screen.getByRole('heading', { level: 1 }).textContent;
+const press = (name: string): HTMLElement => screen.getByRole('button', { name });
+
+test('a step is begun with one press, and goes on key by key to the end of it', async () => {
+  const { user } = await sing();
+  expect(title()).toBe('Up and down five');
+  await user.click(press('Start'));
+  const first = document.querySelector('output')?.textContent;
+  await user.click(press('Next key'));
+  expect(document.querySelector('output')?.textContent).not.toBe(first);
+  for (let key = 0; key < 40 && title() === 'Up and down five'; key += 1) await user.keyboard('{ArrowRight}');
+  expect(title()).toBe('Falling hum');
+  expect(screen.getByText(/step 2 of 2/)).toBeVisible();
+});
+
+test('the pedal of a page turner goes on as well', async () => {
+  const { user } = await sing();
+  await user.keyboard('{PageDown}');
+  expect(press('Next key')).toBeVisible();
+});
+
+test('marks go on the key being sung and are taken off with a second press', async () => {
+  const { user } = await sing();
+  await user.click(press('Start'));
+  await user.click(press('Next key'));
+  const strain = screen.getByRole('button', { name: /^strain/ });
+  await user.click(strain);
+  expect(strain).toHaveAttribute('aria-pressed', 'true');
+  expect(press('Effort: turn here')).toBeVisible();
+  await user.keyboard('s');
+  expect(strain).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('a ladder is turned round by hand and comes home', async () => {
+  const { user } = await sing();
+  await user.click(press('Start'));
+  for (let key = 0; key < 3; key += 1) await user.click(press('Next key'));
+  expect(screen.getByText('to the turn')).toBeVisible();
+  await user.click(press('Turn back now'));
+  expect(screen.queryByText('to the turn')).toBeNull();
+  expect(press('Turn back now')).toBeDisabled();
+});
+
+test('pausing stands still, and the same key ends it', async () => {
+  const { user } = await sing();
+  await user.click(press('Start'));
+  await user.click(screen.getByRole('button', { name: /^Pause/ }));
+  expect(screen.getByRole('button', { name: /^Go on/ })).toBeVisible();
+  await user.keyboard(' ');
+  expect(screen.getByRole('button', { name: /^Pause/ })).toBeVisible();
+});
+
+test.each([
+  ['pain', '1', /Pain ends the singing for today/, false],
+  ['tickle', '2', /A tickle is the throat asking for a pause/, true],
+  ['cough', '3', /A cough is the throat asking for a pause/, true],
+  ['dizzy', '4', /Sit down and breathe as usual/, true],
+  ['effort', '5', /More effort than a warm-up may cost/, true],
+])('%s stops the step, by its button and by its key', async (mark, key, words, mayGoOn) => {
+  const { user } = await sing();
+  await user.click(press('Start'));
+  await user.click(screen.getByRole('button', { name: new RegExp(`^${mark}`) }));
+  const dialog = await screen.findByRole('dialog', { name: 'Stop here' });
+  expect(within(dialog).getByText(words)).toBeVisible();
+  expect(within(dialog).queryByRole('button', { name: /Rest a minute/ }) !== null).toBe(mayGoOn);
+  await user.click(within(dialog).getByRole('button', { name: 'Pressed by mistake' }));
+  await waitFor(() => {
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+  await user.keyboard(key);
+  expect(await screen.findByRole('dialog', { name: 'Stop here' })).toBeVisible();
+});
+
+test('after a stop something easier is offered, and taken in its place', async () => {
+  const { user } = await sing({ steps: [step('thirds'), step('falling-hum')] });
+  await user.click(press('Start'));
+  await user.keyboard('5');
+  const dialog = await screen.findByRole('dialog');
+  const easier = within(dialog).getByRole('button', { name: /^Go on easier: / });
+  const name = easier.textContent.replace('Go on easier: ', '');
+  await user.click(easier);
+  expect(title()).toBe(name);
+});
+
+test('no key acts through a stop that is open', async () => {
+  const { user } = await sing();
+  await user.click(press('Start'));
+  await user.keyboard('1');
+  await screen.findByRole('dialog');
+  await user.keyboard('{ArrowRight}n');
+  expect(title()).toBe('Up and down five');
+});
+
+test('what was really sung goes to the log with ease and a line', async () => {
+  const page = await sing();
+  const { user } = page;
+  await user.click(press('Start'));
+  await user.click(press('Next key'));
+  await user.click(press('Skip this key'));
+  await user.keyboard('n');
+  await user.click(press('Finish'));
+  expect(await screen.findByRole('heading', { name: 'How was it?' })).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'easy' }));
+  await user.type(screen.getByLabelText('A line for next time'), 'lighter start');
+  await user.click(screen.getByRole('button', { name: 'Into the log' }));
+  await waitFor(() => {
+    expect(lastSent(page)).toMatchObject({ ease: 4, note: 'lighter start', studentId: STUDENT });
+  });
+  // Keys go as they are sung; a later sending holds only what is new.
+  const keys = page.sent.flatMap(({ what, body }) => (what.startsWith('PUT /api/runs/') ? (body as Sent).sung : []));
+  expect([...new Map(keys.map(({ id, outcome }) => [id, outcome])).values()].slice(0, 2)).toEqual(['sung', 'skipped']);
+});
+
+test('a run that was broken off is offered again, where it stopped', async () => {
+  const { user } = await sing();
+  await user.click(press('Start'));
+  await user.click(press('Next key'));
+  const key = document.querySelector('output')?.textContent;
+  const kept = Object.fromEntries(Object.entries(localStorage));
+  act(() => {
+    document.body.innerHTML = '';
+  });
+  Object.assign(localStorage, kept);
+  const again = openPage(`/sing/${ROUTINE}`, {
+    [`GET /api/routines/${ROUTINE}`]: routine({ steps: [step('up-and-down-five'), step('falling-hum')] }),
+  });
+  await again.user.click(await screen.findByRole('button', { name: 'Go on where it stopped' }));
+  expect(document.querySelector('output')?.textContent).toBe(key);
+});
+
+test('less time than planned: what is cut is said first', async () => {
+  const { user } = await sing({
+    minutes: 10,
+    steps: ['lip-trill-on-five', 'up-and-down-five', 'thirds', 'falling-hum'].map((id) => step(id)),
+  });
+  await user.click(screen.getByRole('button', { name: 'Less time' }));
+  const dialog = await screen.findByRole('dialog', { name: 'Less time than planned' });
+  await user.type(within(dialog).getByLabelText('Minutes left'), '4');
+  expect(within(dialog).getByRole('list', { name: 'What is cut' }).children.length).toBeGreaterThan(0);
+  expect(within(dialog).getByText(/Then it takes [34]:\d\d/)).toBeVisible();
+  await user.click(within(dialog).getByRole('button', { name: 'Fit it' }));
+  await waitFor(() => {
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+});
+
+test('cautions of an exercise are said before it begins', async () => {
+  await sing({ steps: [step('straw-slides'), step('falling-hum')] });
+  expect(screen.getByText(/straw/i, { selector: 'p' })).toBeVisible();
+});
+
+test('before the cool-down the studio’s questions are asked, and a no offers a block', async () => {
+  const { user } = await sing(
+    { minutes: 20 },
+    {
+      'GET /api/session': session({ readyQuestions: [{ text: 'Does the top float?', goal: 'light-top' }] }),
+      [`GET /api/students/${STUDENT}/today`]: studentToday(),
+    },
+  );
+  await user.click(press('Start'));
+  await user.click(press('Next key'));
+  await user.keyboard('n');
+  const dialog = await screen.findByRole('dialog', { name: 'Ready?' });
+  const asked = within(dialog).getByRole('radiogroup', { name: 'Does the top float?' });
+  await user.click(within(asked).getByText('No'));
+  await user.click(await within(dialog).findByRole('button', { name: /Mend/ }));
+  expect(title()).not.toBe('Falling hum');
+});

@@ -1,0 +1,175 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import type { Schemas } from '../../api/client.ts';
+import { fill, openPage, type OpenedPage } from '../../testing/open-page.tsx';
+import { Answer, refusal } from '../../testing/fake-api.ts';
+import { RUN, session } from '../../testing/samples.ts';
+
+type Studio = Schemas['StudioDto'];
+const SAVE = 'PUT /api/studio';
+const CODES = { codes: ['aaaa-bbbb', 'cccc-dddd'] };
+
+const studio = (change: Partial<Studio> = {}): Studio => ({
+  name: 'Tern Lock',
+  timeZone: 'Europe/London',
+  approach: {},
+  rules: {},
+  noteNaming: session().noteNaming,
+  readyQuestions: [],
+  version: 4,
+  ...change,
+});
+
+async function open(tab = '', change: Partial<Studio> = {}, answers = {}): Promise<OpenedPage> {
+  const page = openPage(`/settings${tab}`, {
+    'GET /api/studio': studio(change),
+    [SAVE]: (body: unknown) => ({ ...(body as Studio), version: 5 }),
+    ...answers,
+  });
+  await screen.findByRole('heading', { name: 'Settings' });
+  return page;
+}
+
+async function saved({ user, sent }: OpenedPage): Promise<Studio> {
+  await user.click(await screen.findByRole('button', { name: 'Save' }));
+  await waitFor(() => {
+    expect(sent.length).toBeGreaterThan(0);
+  });
+  return sent.at(-1)?.body as Studio;
+}
+
+async function choose({ user }: OpenedPage, label: string, option: RegExp | string): Promise<void> {
+  await user.click(await screen.findByRole('combobox', { name: label }));
+  await user.click(await screen.findByRole('option', { name: option }));
+}
+
+test('nothing is sent before something is changed', async () => {
+  await open();
+  expect(await screen.findByRole('button', { name: 'Save' })).toBeDisabled();
+});
+
+test('the name of the studio is changed, or left as it was', async () => {
+  const page = await open();
+  const name = await screen.findByLabelText('Name of the studio');
+  await fill(page, name, 'Reed Bank');
+  await page.user.click(screen.getByRole('button', { name: 'Leave it as it was' }));
+  expect(name).toHaveValue('Tern Lock');
+  await fill(page, name, 'Reed Bank');
+  expect(await saved(page)).toMatchObject({ name: 'Reed Bank', version: 4 });
+});
+
+test.each<[string, RegExp, string]>([
+  ['German names', /^German names/, 'german'],
+  ['letters and strokes', /^Letters and strokes/, 'helmholtz'],
+  ['fixed do', /^Fixed do/, 'fixed-do'],
+])('notes are named by %s, and a few of them are shown so', async (_, option, scheme) => {
+  const page = await open();
+  await choose(page, 'Note names', option);
+  expect((await saved(page)).noteNaming.scheme).toBe(scheme);
+});
+
+test('an answer of the approach is chosen and sent', async () => {
+  const page = await open('/approach');
+  await choose(page, 'Travel through the keys', 'rise only');
+  expect((await saved(page)).approach).toEqual({ travel: 'rise-only' });
+});
+
+test('what another approach would alter is said before it is saved', async () => {
+  const page = await open('/approach');
+  await choose(page, 'Travel through the keys', 'rise only');
+  expect(await screen.findByText(/One routine on a plain day|Nothing in the routines/)).toBeVisible();
+});
+
+test('questions before the cool-down: the usual three, one taken out, none left empty', async () => {
+  const page = await open('/approach');
+  await page.user.click(await screen.findByRole('button', { name: 'Take the usual three' }));
+  await page.user.click(screen.getByRole('button', { name: 'Take out question 2' }));
+  await page.user.click(screen.getByRole('button', { name: 'Ask one more' }));
+  expect(screen.getByText('Write the question, or take it out')).toBeVisible();
+  expect(screen.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await fill(page, screen.getByLabelText('Question 3'), 'Does it ring?');
+  const { readyQuestions } = await saved(page);
+  expect(readyQuestions.map(({ text }) => text).at(-1)).toBe('Does it ring?');
+  expect(readyQuestions).toHaveLength(3);
+});
+
+test('a figure of the rule table is changed, named as the studio’s, and put back', async () => {
+  const page = await open('/rules');
+  const figure = await screen.findByLabelText('First sung steps that stay modest');
+  const usual = (figure as HTMLInputElement).value;
+  await fill(page, figure, '4');
+  await page.user.click(screen.getByRole('button', { name: `Back to ${usual}` }));
+  expect(figure).toHaveValue(usual);
+  await fill(page, figure, '4');
+  expect((await saved(page)).rules).toEqual({ 'opening.sungSteps': 4 });
+});
+
+test('settings that another window changed keep what was typed here', async () => {
+  const page = await open(
+    '',
+    {},
+    { [SAVE]: refusal(409, 'STALE_WRITE', 'Changed.', { current: studio({ version: 9 }) }) },
+  );
+  await fill(page, await screen.findByLabelText('Name of the studio'), 'Reed Bank');
+  await saved(page);
+  expect(await screen.findByText(/were changed in another window/)).toBeVisible();
+  expect(screen.getByLabelText('Name of the studio')).toHaveValue('Reed Bank');
+  page.answer({ [SAVE]: (body: unknown) => body });
+  await page.user.click(screen.getByRole('button', { name: 'Save mine over it' }));
+  await waitFor(() => {
+    expect(page.sent.at(-1)?.body).toMatchObject({ name: 'Reed Bank', version: 9 });
+  });
+});
+
+test('the password is changed, and the new codes are shown', async () => {
+  const page = await open('/account', {}, { 'POST /api/account/password': CODES });
+  const form = within(screen.getByRole('group', { name: 'Password' }));
+  await fill(page, form.getByLabelText(/^The password now/), 'old password');
+  await fill(page, form.getByLabelText(/^A new one/), 'a newer password');
+  await page.user.click(form.getByRole('button', { name: 'Change it' }));
+  expect(await screen.findByText(/every other device is signed out/i)).toBeVisible();
+  expect(screen.getByText('aaaa-bbbb')).toBeVisible();
+  expect(page.sent[0]?.body).toEqual({ current: 'old password', next: 'a newer password' });
+});
+
+test('a wrong password makes no new codes, and says so', async () => {
+  const page = await open(
+    '/account',
+    {},
+    { 'POST /api/account/recovery-codes': refusal(403, 'WRONG_PASSWORD', 'That is not the password.') },
+  );
+  const form = within(screen.getByRole('group', { name: 'Recovery codes' }));
+  await fill(page, form.getByLabelText(/^Your password/), 'no');
+  await page.user.click(form.getByRole('button', { name: 'Make new codes' }));
+  expect(await form.findByText(/That is not the password/)).toBeVisible();
+});
+
+test('an account is closed only with its password, and nobody is signed in after it', async () => {
+  const page = await open('/account', {}, { 'DELETE /api/account': new Answer(204, undefined) });
+  const form = within(screen.getByRole('group', { name: 'Close the account' }));
+  const button = form.getByRole('button', { name: 'Delete all of it' });
+  expect(button).toBeDisabled();
+  await fill(page, form.getByLabelText(/^Your password/), 'a long password');
+  await page.user.click(button);
+  await waitFor(() => {
+    expect(page.path()).toBe('/enter');
+  });
+});
+
+test('sessions elsewhere are ended, this one is not', async () => {
+  const open1 = { openedAt: '2026-11-20T10:00:00Z', seenAt: '2026-11-25T10:00:00Z' };
+  const page = await open(
+    '/account',
+    {},
+    {
+      'GET /api/account/sessions': [
+        { id: RUN, device: 'Tablet', isThis: false, ...open1 },
+        { id: 'here', device: '', isThis: true, ...open1 },
+      ],
+      [`DELETE /api/account/sessions/${RUN}`]: new Answer(204, undefined),
+    },
+  );
+  expect(await screen.findByText('a device that gave no name')).toBeVisible();
+  expect(screen.getByText('this one')).toBeVisible();
+  await page.user.click(screen.getByRole('button', { name: 'End the session on Tablet' }));
+  expect(page.sent[0]?.what).toBe(`DELETE /api/account/sessions/${RUN}`);
+});

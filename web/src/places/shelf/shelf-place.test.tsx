@@ -1,0 +1,87 @@
+import { screen, waitFor } from '@testing-library/react';
+import { shippedExercises } from '@soft-lark/core';
+import { openPage } from '../../testing/open-page.tsx';
+import { refusal } from '../../testing/fake-api.ts';
+import { RUN } from '../../testing/samples.ts';
+
+const all = shippedExercises().length;
+const heading = (count: number): Promise<HTMLElement> =>
+  screen.findByRole('heading', { name: count === 1 ? 'One exercise' : `${String(count)} exercises` });
+const countNow = (): number =>
+  Number(/^(\d+|One)/.exec(screen.getByRole('heading', { level: 1 }).textContent)?.[1]?.replace('One', '1') ?? 0);
+
+test('the whole shelf is there, and says how many', async () => {
+  openPage('/shelf');
+  expect(await heading(all)).toBeVisible();
+});
+
+test.each([
+  ['letters of a name', 'gull', /Gull over the lock/],
+  ['a word of the trade', 'SOVT', /straw|trill|hum/i],
+  ['a goal', 'agility', /./],
+])('searching by %s finds it and narrows the rest', async (_, typed, found) => {
+  const { user, path } = openPage('/shelf');
+  await user.type(await screen.findByRole('searchbox'), typed);
+  await waitFor(() => {
+    expect(countNow()).toBeLessThan(all);
+  });
+  expect(countNow()).toBeGreaterThan(0);
+  expect(document.body.textContent).toMatch(found);
+  expect(path()).toContain(`q=${typed}`);
+});
+
+test('what is not there is said', async () => {
+  openPage('/shelf?q=zzzzzz');
+  expect(await screen.findByText(/Nothing on the shelf fits/)).toBeVisible();
+});
+
+test.each([
+  ['stage', 'stage=cool'],
+  ['level', 'level=first'],
+  ['noise', 'noise=quiet'],
+  ['style', 'style=jazz'],
+  ['voice', 'voice=treble'],
+  ['kit', 'kit=none'],
+  ['load', 'load=1'],
+  ['span', 'span=7'],
+])('an address narrows by %s, and a misspelt one by nothing', async (_, query) => {
+  openPage(`/shelf?${query}`);
+  await screen.findByRole('searchbox');
+  expect(countNow()).toBeGreaterThan(3);
+  expect(countNow()).toBeLessThan(all);
+});
+
+test('a misspelt address narrows by nothing', async () => {
+  openPage('/shelf?stage=nonsense&load=-3');
+  expect(await heading(all)).toBeVisible();
+});
+
+test('a stage is pressed, and pressed again for all of them', async () => {
+  const { user } = openPage('/shelf');
+  await heading(all);
+  const stage = screen.getByRole('button', { name: /^cool-down/ });
+  await user.click(stage);
+  expect(countNow()).toBeLessThan(all);
+  await user.click(screen.getByRole('button', { name: /^cool-down/ }));
+  expect(countNow()).toBe(all);
+});
+
+test('filters are set and dropped together', async () => {
+  const { user } = openPage('/shelf?level=first&load=2');
+  await user.click(await screen.findByRole('button', { name: '2 filters' }));
+  await user.click(await screen.findByRole('button', { name: 'No filters' }));
+  expect(await heading(all)).toBeVisible();
+});
+
+test('a shelf that cannot be read says so', async () => {
+  openPage('/shelf', { 'GET /api/exercises': refusal(403, 'NOT_YOURS', 'This shelf cannot be read.') });
+  expect(await screen.findByText('This shelf cannot be read.')).toBeVisible();
+});
+
+test('exercises of a collection are found by it', async () => {
+  openPage(`/shelf?collection=${RUN}`, {
+    'GET /api/collections': [{ id: RUN, name: 'Mornings', version: 1, exercises: ['long-hiss', 'falling-hum'] }],
+  });
+  expect(await heading(2)).toBeVisible();
+  expect(screen.getByRole('button', { name: 'Remove the collection' })).toBeVisible();
+});
