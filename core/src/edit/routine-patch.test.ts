@@ -100,6 +100,20 @@ test('a fit on a day holds the minutes, keeps what is locked, and lets the cool-
   const { seconds } = layRoutine(fitted.steps, context);
   expect(seconds).toBeLessThanOrEqual(300);
   expect(seconds).toBeGreaterThan(270);
+  const shortest = applyPatch({ steps, minutes: 2 }, { op: 'fit' }, () => 'new', context);
+  expect(shortest.steps.length).toBeLessThan(steps.length);
   expect(fitted.steps.find(({ id }) => id === 'thirds')).toEqual(steps[4]);
   expect(fitted.steps.map(({ id }) => id)).toEqual(expect.arrayContaining(['lip-trill-on-five', 'falling-hum']));
+});
+
+test('a block is put round a step and nothing else is', () => {
+  const blocked = applyPatch(routine, { op: 'block', stepIds: ['b'], name: 'Warm' }, () => 'new').steps;
+  expect(blocked[1]).toStrictEqual({ id: 'b', exerciseId: 'of-b', settings: {}, block: 'Warm' });
+  expect(
+    applyPatch({ ...routine, steps: blocked }, { op: 'block', stepIds: ['b'] }, () => 'new').steps[1],
+  ).toStrictEqual({
+    id: 'b',
+    exerciseId: 'of-b',
+    settings: {},
+  });
 });

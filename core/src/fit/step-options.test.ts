@@ -92,4 +92,11 @@ test('a draft has no length over its most, nor under a share of the longest', ()
   const range = thirds && lengthRange({ id: 'a', exerciseId: 'thirds', settings: {} }, thirds, CONTEXT, 3, SHAPE);
   const all = options('thirds', false, SHAPE).map(({ seconds }) => seconds);
   expect(range).toMatchObject({ least: Math.min(...all), most: Math.max(...all), isNarrow: false });
+  // The very seconds of a length are enough for it.
+  for (const seconds of all) {
+    const shape = { ...SHAPE, mostSeconds: seconds };
+    expect(
+      thirds && lengthRange({ id: 'a', exerciseId: 'thirds', settings: {} }, thirds, CONTEXT, 3, shape)?.most,
+    ).toBe(seconds);
+  }
 });

@@ -57,6 +57,15 @@ describe('route in a time', () => {
     expect(keys(buildLadder(ladderOf(change)).rungs)).toBe(sung);
   });
 
+  test('a time that is just enough thins nothing, and a moment less does', () => {
+    const whole = buildLadder(ladderOf({}));
+    const keysWithin = (withinSeconds: number): number => buildLadder(ladderOf({ withinSeconds })).rungs.length;
+    expect(keysWithin(whole.seconds)).toBe(whole.rungs.length);
+    expect(keysWithin(whole.seconds - 0.01)).toBeLessThan(whole.rungs.length);
+    const thinned = buildLadder(ladderOf({ withinSeconds: 110 }));
+    expect(keysWithin(thinned.seconds)).toBe(thinned.rungs.length);
+  });
+
   test('it fits wherever start, turn and home fit, and start and turn are those of the whole ladder', () => {
     fc.assert(
       fc.property(ladderInputs, fc.double({ min: 0, max: 1, noNaN: true }), (input, share) => {

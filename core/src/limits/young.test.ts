@@ -88,6 +88,9 @@ test.each([
   ['a soprano of seventeen, at most the mix of a teenager', { type: 'soprano', age: 17 }, 71],
   ['a bass of seventeen keeps the note of his type', { type: 'bass', age: 17 }, 65],
   ['a changing voice goes by its age alone', { type: 'changing', age: 15 }, 71],
+  ['a soprano a day before fifteen', { type: 'soprano', age: 14 }, 69],
+  ['a soprano of fifteen', { type: 'soprano', age: 15 }, 71],
+  ['a soprano of eighteen is grown', { type: 'soprano', age: 18 }, 74],
 ] as const)('ease never lifts the belt ceiling past the age row: %s', (_, voice, highest) => {
   expect(easyBeltTopOf(voice, USUAL_RULES)).toBe(highest);
 });

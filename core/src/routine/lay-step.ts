@@ -93,7 +93,7 @@ function stillSeconds(work: Exclude<Work, { kind: 'pattern' | 'siren' }>, settin
 /** The pattern text that fits these limits, where the step's own is too wide. */
 function narrowerText(work: Work, limits: Limits): string | null {
   if (work.kind !== 'pattern') return null;
-  const narrow = narrowPattern(patternOfWork(work), Math.max(0, limits.ceiling - limits.floor));
+  const narrow = narrowPattern(patternOfWork(work), limits.ceiling - limits.floor);
   return narrow && formatPattern(narrow);
 }
 

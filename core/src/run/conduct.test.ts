@@ -64,6 +64,39 @@ describe('conduct', () => {
     expect(canGoHome(onLadder())).toBe(false);
   });
 
+  test('who sounds is set from this key to the end of the step, and glides have nobody', () => {
+    const state = conduct(play(onLadder(), 'next', 'next'), { type: 'help', help: 'alone' });
+    const helps = state.steps.map(({ keys }) => keys.map(({ help }) => help));
+    expect(helps[1]?.slice(0, 2)).toEqual(
+      onLadder()
+        .steps[1]?.keys.slice(0, 2)
+        .map(({ help }) => help),
+    );
+    expect(new Set(helps[1]?.slice(2))).toEqual(new Set(['alone']));
+    expect(helps[3]).toEqual(onLadder().steps[3]?.keys.map(({ help }) => help));
+    const glide = startRun(layRoutine([step('lip-trill-glides'), step('falling-hum')], contextOf()));
+    const asked = conduct(glide, { type: 'help', help: 'alone' });
+    expect(asked.steps[0]?.keys.every((key) => !('help' in key))).toBe(true);
+  });
+
+  test('ways to sing a key stand in the run as they are written, one as well as three', () => {
+    const context = contextOf();
+    const one = context.exercises.get('up-and-down-five');
+    if (!one) throw new Error('no such exercise');
+    const mannersOf = (manners: readonly string[]): unknown =>
+      startRun(
+        layRoutine([step(one.id)], {
+          ...context,
+          exercises: new Map([[one.id, { ...one, manners: [...manners] }]]),
+        }),
+      ).steps[0]?.manners;
+    expect([mannersOf([]), mannersOf(['soft']), mannersOf(['soft', 'softer'])]).toEqual([
+      undefined,
+      ['soft'],
+      ['soft', 'softer'],
+    ]);
+  });
+
   test('a second tap with the same id enters nothing twice', () => {
     const once = conduct(onLadder(), { type: 'next', id: 'same' });
     expect(conduct(once, { type: 'again', id: 'same' }).sung).toHaveLength(1);

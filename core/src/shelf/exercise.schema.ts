@@ -5,7 +5,10 @@ import { NOISES } from './noises.data.ts';
 import { PULLS } from './pulls.data.ts';
 import { CAUTIONS, OBSTACLES, STYLES, VOICE_TYPES } from '../voice/index.ts';
 
-const whole = z.int().min(1);
+const oneTo = (most: number): z.ZodInt => z.int().min(1).max(most);
+const counts = (most: number): z.ZodInt => z.int().min(0).max(most);
+/** Source: house limits; nobody sings more of it, and what is laid out stays small. */
+const MOST = { step: 24, keys: 48, timesPerKey: 12, repeats: 60, counts: 60, outCounts: 120, restSeconds: 300 };
 const seconds = z.number().positive().max(900);
 const words = z.string().min(2).max(240);
 /** An id, a goal, a piece of kit. */
@@ -47,11 +50,11 @@ const patternWork = z.strictObject({
     .default({ usual: 84 }),
   placement: placement.default({ rule: 'low-anchor', semitones: 3 }),
   travel: z.enum(['rise', 'fall', 'rise-return', 'fall-return', 'rise-fall', 'stay']).default('rise-return'),
-  step: whole.default(1),
-  returnStep: whole.optional(),
-  fewestKeys: whole.default(3),
-  mostKeys: whole.optional(),
-  timesPerKey: whole.default(1),
+  step: oneTo(MOST.step).default(1),
+  returnStep: oneTo(MOST.step).optional(),
+  fewestKeys: oneTo(MOST.keys).default(3),
+  mostKeys: oneTo(MOST.keys).optional(),
+  timesPerKey: oneTo(MOST.timesPerKey).default(1),
   cueBeats: z.number().min(0).max(16).default(4),
   restBeats: z.number().min(0).max(16).default(2),
 });
@@ -61,7 +64,7 @@ const sirenWork = z.strictObject({
   lowShare: z.number().min(0).max(1),
   highShare: z.number().min(0).max(1),
   shape: z.enum(['up', 'down', 'up-down', 'down-up']),
-  repeats: whole,
+  repeats: oneTo(MOST.repeats),
   secondsEach: seconds,
   restSeconds: z.number().min(0).max(60).default(2),
   syllables: sung,
@@ -71,15 +74,21 @@ const breathWork = z.strictObject({
   kind: z.literal('breath'),
   counts: z
     .strictObject({
-      inCounts: z.int().min(0),
-      holdCounts: z.int().min(0),
-      outCounts: z.int().min(0),
-      restCounts: z.int().min(0),
-      cycles: whole,
+      inCounts: counts(MOST.counts),
+      holdCounts: counts(MOST.counts),
+      outCounts: counts(MOST.outCounts),
+      restCounts: counts(MOST.counts),
+      cycles: oneTo(MOST.repeats),
       countTempo: z.number().min(30).max(120),
     })
     .optional(),
-  bursts: z.strictObject({ repeats: whole, secondsEach: seconds, restSeconds: z.number().min(0) }).optional(),
+  bursts: z
+    .strictObject({
+      repeats: oneTo(MOST.repeats),
+      secondsEach: seconds,
+      restSeconds: z.number().min(0).max(MOST.restSeconds),
+    })
+    .optional(),
   syllables: sung.optional(),
 });
 
@@ -87,7 +96,7 @@ const timedWork = z.strictObject({ kind: z.literal('timed'), seconds, prompts: z
 
 const spokenWork = z.strictObject({
   kind: z.literal('spoken'),
-  repeats: whole,
+  repeats: oneTo(MOST.repeats),
   beats: z.number().positive(),
   tempo: z.number().min(20).max(300),
   quickening: z.number().min(0).max(0.2).default(0),
