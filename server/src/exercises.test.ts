@@ -54,6 +54,26 @@ describe('an exercise of one’s own', () => {
     ]);
   });
 
+  test('one that this version cannot read breaks nothing else, is said by name, and is kept', async () => {
+    const [good, bad, song] = [v7(), v7(), v7()];
+    await put(good, 0, own(good));
+    await put(bad, 0, own(bad, { name: 'From tomorrow' }));
+    const tune = { name: 'Lantern', events: [{ midi: 60, beats: 1 }] };
+    await teacher.call('put', `/songs/${song}`, { version: 0, song: tune });
+    await server.query(`update exercise set body = jsonb_set(body, '{exercise,load}', '99') where id = $1`, [bad]);
+    await server.query(`update song set body = jsonb_set(body, '{song,beatsPerBar}', '0') where id = $1`, [song]);
+    expect([await onShelf(bad), (await onShelf(good))?.name]).toEqual([undefined, 'Mine']);
+    const broken = (await teacher.call('get', '/exercises/unreadable')).body as { reason: string }[];
+    expect(broken).toEqual([{ id: bad, name: 'From tomorrow', reason: expect.stringMatching(/load/) as string }]);
+    expect((await teacher.call('get', '/songs')).body).toEqual([]);
+    expect((await teacher.call('get', '/songs/unreadable')).body).toMatchObject([{ id: song, name: 'Lantern' }]);
+    // A routine that has it is shown without the step, and the row is what it was.
+    const kept = await server.query(`select body->'exercise'->>'load' as load from exercise where id = $1`, [bad]);
+    expect(kept).toEqual([{ load: '99' }]);
+    expect(codeOf(await put(bad, 1, own(bad, { name: 'Written anew' })))).toEqual([200, undefined]);
+    expect((await onShelf(bad))?.name).toBe('Written anew');
+  });
+
   test.each<[string, string, object]>([
     ['one that ships', 'up-and-down-five', own('up-and-down-five')],
     ['a load over five', 'mine', { ...own('mine'), load: 6 }],

@@ -1,6 +1,6 @@
 import { ageFor, isTooYoungForBelt, mayHaveGrit, USUAL_RULES, type RuleTable } from '../limits/index.ts';
 import { answerTo, hasHeavyNotes, type Approach, type Exercise } from '../shelf/index.ts';
-import { voiceOf, type Caution, type Condition, type Occasion, type VoiceFile } from '../voice/index.ts';
+import { dayIs, voiceOf, type Caution, type Condition, type Occasion, type VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.data.ts';
 import type { DayContext, StepProblem } from './day.types.ts';
 
@@ -109,7 +109,7 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
       remedy: 'Do a range check first, or take its easier relative.',
     };
   }
-  if (conditions.includes('recovering') && (hasHeavyNotes(exercise) || exercise.grit)) {
+  if (dayIs(conditions, 'heavy-work-rests') && (hasHeavyNotes(exercise) || exercise.grit)) {
     return {
       code: 'OFF_WHILE_RECOVERING',
       message: `“${exercise.name}” is belt or grit; both rest while the voice recovers.`,
@@ -117,7 +117,7 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
     };
   }
   const { mostResistanceTired } = rules.occluded;
-  if (conditions.includes('tired') && (exercise.resistance ?? 0) > mostResistanceTired) {
+  if (dayIs(conditions, 'little-resistance') && (exercise.resistance ?? 0) > mostResistanceTired) {
     return {
       code: 'TOO_MUCH_RESISTANCE',
       message: `“${exercise.name}” has resistance ${String(exercise.resistance)} of 4; a tired voice gets ${String(mostResistanceTired)} at most.`,

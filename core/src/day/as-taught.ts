@@ -1,5 +1,5 @@
 import { isChild, USUAL_RULES } from '../limits/index.ts';
-import { voiceOf } from '../voice/index.ts';
+import { dayIs, voiceOf } from '../voice/index.ts';
 import { narrowPattern, withBreaths, type Pattern } from '../pattern/index.ts';
 import { answerTo, type Exercise } from '../shelf/index.ts';
 import type { DayContext } from './day.types.ts';
@@ -40,7 +40,7 @@ function mostBreathSeconds({ voice, known, conditions, rules = USUAL_RULES }: Da
   const { child, beginner, usual, recoveringShare } = rules.breath;
   const isLess = known.size === 0 || isOlderVoice({ voice, rules });
   const whole = isChild(voiceOf(voice), rules) ? child : isLess ? beginner : usual;
-  return whole * (conditions.includes('recovering') ? recoveringShare : 1);
+  return whole * (dayIs(conditions, 'short-breath') ? recoveringShare : 1);
 }
 
 /** A pattern as one breath carries it at this tempo: where it is longer, a breath is put in, never a slower tempo. */

@@ -1,4 +1,5 @@
 // Source: common first-aid and voice-care guidance for teachers; screening and referral only, local rules come first.
+import type { ShorterDay } from '../voice/index.ts';
 
 /** Everything is locked; medical help now. */
 export const URGENT_SIGNS = [
@@ -29,17 +30,12 @@ export type GateSign =
   (typeof URGENT_SIGNS)[number] | (typeof NOT_TODAY_SIGNS)[number] | (typeof SEE_SOMEONE_SIGNS)[number];
 
 /** How much of a routine may be sung: all of it, up to modest middle work, or gentle work only. */
-export type Allowance = 'all' | 'middle' | 'gentle';
+export const ALLOWANCES = ['all', 'middle', 'gentle'] as const;
+export type Allowance = (typeof ALLOWANCES)[number];
 
 /** Where a singer stands after an illness; `not-ill` where the roughness has another cause. */
-export type RecoveryDays = 'not-ill' | 'first-three' | 'to-six' | 'later';
-
-/** A day of less singing: a share of the usual minutes, or so many at most; in so many goes. */
-export interface ShorterDay {
-  readonly share?: number;
-  readonly mostMinutes?: number;
-  readonly goes: number;
-}
+export const RECOVERY_DAYS = ['not-ill', 'first-three', 'to-six', 'later'] as const;
+export type RecoveryDays = (typeof RECOVERY_DAYS)[number];
 
 /** After an illness: three days gentle, five minutes twice; then the middle at half the usual time. */
 export const AFTER_ILLNESS: Readonly<

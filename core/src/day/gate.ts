@@ -1,4 +1,4 @@
-import { daysBetween, type Condition } from '../voice/index.ts';
+import { dayIs, daysBetween, isRested, strongest, type Condition, type ShorterDay } from '../voice/index.ts';
 import {
   AFTER_ILLNESS,
   NOT_TODAY_SIGNS,
@@ -7,10 +7,12 @@ import {
   type Allowance,
   type GateSign,
   type RecoveryDays,
-  type ShorterDay,
 } from './gate.data.ts';
 
-export type GateLevel = 'urgent' | 'not-today' | 'see-someone' | 'changed' | 'clear';
+/** Locks of the gate, the strictest first. */
+export const LOCK_LEVELS = ['urgent', 'not-today', 'see-someone'] as const;
+export type LockLevel = (typeof LOCK_LEVELS)[number];
+export type GateLevel = LockLevel | 'changed' | 'clear';
 
 /** The answers before a run: three for a usual day, the others where one of the three asks for them. */
 export interface GateAnswers {
@@ -58,8 +60,9 @@ function conditionsOf(answers: Partial<GateAnswers>, chosen: readonly Condition[
   const found = new Set(chosen);
   if ((answers.tired ?? 0) >= TIRED_FROM || answers.heavyUse) found.add('tired');
   if (answers.voice === 'rough') found.add('recovering');
-  if (found.size > 1) found.delete('fresh');
-  return [...found];
+  // What is rested yields to anything else.
+  const burdens = [...found].filter((name) => !isRested([name]));
+  return burdens.length > 0 ? burdens : [...found];
 }
 
 /**
@@ -70,12 +73,18 @@ function conditionsOf(answers: Partial<GateAnswers>, chosen: readonly Condition[
 export function openQuestions(answers: Partial<GateAnswers>, chosen: readonly Condition[]): readonly GateQuestion[] {
   const first = (['tired', 'voice', 'pain'] as const).filter((question) => answers[question] === undefined);
   const isUnwell = answers.pain === true || (answers.voice !== undefined && answers.voice !== 'normal');
-  const isRecovering = answers.voice === 'rough' || (chosen.includes('recovering') && answers.voice !== 'gone');
+  const isRecovering = answers.voice === 'rough' || (dayIs(chosen, 'asks-recovery') && answers.voice !== 'gone');
   return [
     ...first,
     ...(isUnwell && answers.signs === undefined ? (['signs'] as const) : []),
     ...(isRecovering && !answers.pain && answers.recovery === undefined ? (['recovery'] as const) : []),
   ];
+}
+
+/** How long may be sung at a go, where the day itself shortens it. */
+function lengthOn(conditions: readonly Condition[]): Pick<GateOutcome, 'length'> {
+  const length = strongest(conditions, 'length');
+  return length ? { length } : {};
 }
 
 /** What ends the singing for today, as soon as it is known: an urgent sign before anything else, whatever is still open. */
@@ -112,11 +121,12 @@ export function gateOutcome(
   if (seen && !hasClearance) {
     return { level: 'see-someone', open: true, reason: seen, conditions, allowance: 'gentle', ...near };
   }
-  const isChanged = conditions.some((name) => name !== 'fresh') || hoursToPerformance !== undefined;
+  const isChanged = !isRested(conditions) || hoursToPerformance !== undefined;
   return {
     level: isChanged ? 'changed' : 'clear',
     open: true,
     conditions,
+    ...lengthOn(conditions),
     ...AFTER_ILLNESS[recovery],
     ...near,
   };

@@ -1,23 +1,26 @@
 export { asTaught, inOneBreath, isOlderVoice, openingPattern } from './as-taught.ts';
 export { hasWhatItNeeds, isCloseToPerformance, isGentle, leftOutToday, type DayAllowance } from './allowed-today.ts';
 export {
+  ALLOWANCES,
   NOT_TODAY_SIGNS,
+  RECOVERY_DAYS,
   SEE_SOMEONE_SIGNS,
   URGENT_SIGNS,
   type Allowance,
   type GateSign,
   type RecoveryDays,
-  type ShorterDay,
 } from './gate.data.ts';
 export {
   gateOutcome,
   isCleared,
+  LOCK_LEVELS,
   minutesToday,
   openQuestions,
   type GateAnswers,
   type GateLevel,
   type GateOutcome,
   type GateQuestion,
+  type LockLevel,
 } from './gate.ts';
 export { occasionOf, ROUTINE_KINDS, servesGoals, type RoutineKind } from './kinds.ts';
 export { answersCracks, BREATH_SHARES, goesToTheEnd, judgesSound, mayExtend, turnsAtEffort } from './by-approach.ts';

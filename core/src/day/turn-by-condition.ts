@@ -1,3 +1,4 @@
+import { dayIs } from '../voice/index.ts';
 import type { SirenShape, Travel } from '../ladder/index.ts';
 import { answerTo, type PatternWork } from '../shelf/index.ts';
 import type { DayContext } from './day.types.ts';
@@ -29,7 +30,7 @@ const TURNED_SHAPE: Readonly<Record<SirenShape, SirenShape>> = {
 function directionOn({ conditions, approach }: Day): Direction {
   const school = answerTo(approach, 'travel');
   if (school === 'rise-only' || school === 'high-to-low') return school;
-  const goesDown = conditions.includes('heavy') || (school === 'by-condition' && conditions.includes('tired'));
+  const goesDown = dayIs(conditions, 'low') || (school === 'by-condition' && dayIs(conditions, 'led-down'));
   return goesDown ? 'turned' : 'as-written';
 }
 
@@ -49,7 +50,7 @@ export function middleStart(
   comfortable: { readonly low: number; readonly high: number },
   high: number,
 ): number | null {
-  if (!conditions.includes('heavy')) return null;
+  if (!dayIs(conditions, 'low')) return null;
   return Math.floor((comfortable.low + comfortable.high) / 2) + OVER_MIDDLE - high;
 }
 

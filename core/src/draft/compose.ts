@@ -1,3 +1,4 @@
+import { dayIs } from '../voice/index.ts';
 import { isOlderVoice } from '../day/index.ts';
 import { STAGES, type Stage } from '../limits/index.ts';
 import { isSungWork, overlayFor, spanOf, takesOverlay, type Exercise } from '../shelf/index.ts';
@@ -164,8 +165,7 @@ function mended(filled: readonly Filled[], pool: Pool): readonly Filled[] {
     const home = left === undefined ? all : bringHome(all, left);
     const room = roomBeside(home, context);
     // Enough occluded work for a voice that needs it goes before few exercises.
-    const isGentleDay =
-      isOlderVoice(context) || context.conditions.some((one) => one === 'tired' || one === 'recovering');
+    const isGentleDay = isOlderVoice(context) || dayIs(context.conditions, 'worn');
     const hasRoom = all.length < shapeOf(context).most + (isGentleDay ? 1 : 0);
     const more = (): readonly Filled[] =>
       hasRoom ? fillPlace(home, { stage: 'occluded', isUrgent: true }, room, { context, eligible }) : favoured(home);

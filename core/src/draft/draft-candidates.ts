@@ -3,8 +3,9 @@ import { USUAL_RULES } from '../limits/index.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { againstSchool, isForVoice, isNoLouder, isSungWork, obstacleTo, type Exercise } from '../shelf/index.ts';
-import { isAdultType, type Obstacle, type VoiceFile } from '../voice/index.ts';
+import { dayIs, isAdultType, type Obstacle } from '../voice/index.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
+import { isForYoung } from './draft-shape.ts';
 import type { DraftContext, PassedOver } from './draft.types.ts';
 
 /** What one exercise has to say for itself at a place of the draft. */
@@ -58,10 +59,7 @@ function whyNot(exercise: Exercise, context: DraftContext): string | null {
   if (against) return `“${name}” belongs to another school than the one chosen (${against.replaceAll('-', ' ')}).`;
   if (exercise.extendsRange && !mayExtend(exercise, context))
     return `“${name}” extends the range; a warm-up restores it, by the approach.`;
-  if (
-    context.conditions.some((condition) => condition === 'tired' || condition === 'recovering') &&
-    exercise.extendsRange
-  )
+  if (dayIs(context.conditions, 'worn') && exercise.extendsRange)
     return `“${name}” extends the range; a ${context.conditions.join(' and ')} voice rests from that.`;
   if (occasion === 'home' && exercise.level === 'advanced' && !known.has(exercise.id))
     return `“${name}” is advanced and new; it is met in a lesson first.`;
@@ -128,14 +126,6 @@ function goesThroughAll({ work }: Exercise): boolean {
 
 const list = (words: readonly string[]): string => words.map((word) => word.replaceAll('-', ' ')).join(' and ');
 
-/** Source: the age row of the voices; work made for the young is given first up to here. */
-const LAST_PLAYFUL_AGE = 12;
-
-/** A treble, a changing voice, or anyone of an age that plays. */
-export function isForYoungWork({ type, age }: Pick<VoiceFile, 'type' | 'age'>): boolean {
-  return !isAdultType(type) || (age !== undefined && age <= LAST_PLAYFUL_AGE);
-}
-
 /** Whether an exercise was written for young voices and no others. */
 function isMadeForYoung({ voices }: Exercise): boolean {
   return voices.length > 0 && !voices.some(isAdultType);
@@ -174,7 +164,7 @@ export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: 
     (recent[1]?.includes(exercise.id) ? doneBefore : 0) +
     (exercise.level === 'advanced' && !isKnown ? advanced : 0) +
     (exercise.styles.includes(voice.style) ? style : 0) +
-    (isMadeForYoung(exercise) && isForYoungWork(voice) ? madeForYoung : 0) +
+    (isMadeForYoung(exercise) && isForYoung(context) ? madeForYoung : 0) +
     DRAFT_POINTS.chance * chance;
   const reasons = [
     ...(needed.length > 0 ? [`prepares ${list(needed)} of the song`] : []),

@@ -1,6 +1,6 @@
 import { isChild, USUAL_RULES } from '../limits/index.ts';
 import type { Exercise } from '../shelf/index.ts';
-import { voiceOf } from '../voice/index.ts';
+import { isAdultType, voiceOf } from '../voice/index.ts';
 import type { StepShape } from '../fit/index.ts';
 import { leastKeys, shapeFor, USUAL_SET_UP, type RoutineShape } from '../routine/index.ts';
 import { EXPLAINING, LONGEST_STEP } from './draft-shape.data.ts';
@@ -8,6 +8,11 @@ import type { DraftContext } from './draft.types.ts';
 
 function isForChild({ voice, rules = USUAL_RULES }: DraftContext): boolean {
   return isChild(voiceOf(voice), rules);
+}
+
+/** A treble, a changing voice, or anyone of an age that plays. */
+export function isForYoung(context: DraftContext): boolean {
+  return !isAdultType(context.voice.type) || isForChild(context);
 }
 
 /** A row of the table as it holds for one student. */

@@ -1,7 +1,8 @@
+import { dayIs, strongest } from '../voice/index.ts';
 import { isOlderVoice, servesGoals } from '../day/index.ts';
-import type { Stage } from '../limits/index.ts';
+import { USUAL_RULES, type Stage } from '../limits/index.ts';
 import { answerTo, isSungWork, type Exercise } from '../shelf/index.ts';
-import { isForYoungWork, type Eligible } from './draft-candidates.ts';
+import type { Eligible } from './draft-candidates.ts';
 import {
   BREATH_PLACES,
   DRAFT_PLANS,
@@ -11,17 +12,17 @@ import {
   type DraftSlot,
 } from './draft-plan.data.ts';
 import { WANTS } from './draft-shape.data.ts';
-import { shapeOf } from './draft-shape.ts';
+import { isForYoung, shapeOf } from './draft-shape.ts';
 import type { DraftContext } from './draft.types.ts';
 
 function dayOf(context: DraftContext): DraftDay {
-  const { conditions, occasion, kind, hoursToPerformance = Infinity, voice } = context;
+  const { conditions, occasion, kind, hoursToPerformance = Infinity, rules = USUAL_RULES } = context;
   if (kind === 'cool-down') return kind;
-  if (conditions.includes('recovering')) return 'recovering';
-  if (conditions.includes('tired')) return 'tired';
-  if (occasion === 'performance' || hoursToPerformance <= 24) return 'performance';
+  const plan = strongest(conditions, 'plan');
+  if (plan) return plan;
+  if (occasion === 'performance' || hoursToPerformance <= rules.performance.closeHours) return 'performance';
   if (kind === 'late') return kind;
-  if (isForYoungWork(voice)) return 'young';
+  if (isForYoung(context)) return 'young';
   return isOlderVoice(context) ? 'older' : 'plain';
 }
 
@@ -76,7 +77,7 @@ export function slotsOf(context: DraftContext, eligible: readonly Eligible[]): r
   const isWhole = context.minutes >= WANTS.fromMinutes && servesGoals(context.kind);
   // From ten minutes on the whole range is visited and the bridge is crossed, whatever else there is room for.
   const wide: readonly DraftSlot[] =
-    isWhole && !context.conditions.includes('heavy') ? [{ stage: 'occluded', isWide: true }] : [];
+    isWhole && !dayIs(context.conditions, 'low') ? [{ stage: 'occluded', isWide: true }] : [];
   const registers = rest.findIndex(({ stage }) => stage === 'registers');
   const over: readonly DraftSlot[] =
     isWhole && registers >= 0 ? rest.splice(registers, 1).map((slot) => ({ ...slot, isOverBridge: true })) : [];

@@ -4,11 +4,10 @@ import { answerTo, isSungWork, opposedOn, patternOfWork, type Exercise } from '.
 import { lengthRange, type LengthRange, type StepShape } from '../fit/index.ts';
 import { layRoutine, layStep, type StepSettings } from '../routine/index.ts';
 import { mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
-import { isOrdinaryDay } from '../past/index.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import { shapeOf, stepShape } from './draft-shape.ts';
 import type { DraftContext, DraftedStep, PassedOver } from './draft.types.ts';
-import { voiceOf } from '../voice/index.ts';
+import { isRested, voiceOf } from '../voice/index.ts';
 
 /** A place that was filled: the step, its seconds at least and at most, and why. */
 export interface Filled extends DraftedStep {
@@ -161,7 +160,7 @@ function lastStart(
   { context, sungSteps }: Place,
 ): { readonly start: number } | null {
   const { known, reached, conditions } = context;
-  const last = known.has(exercise.id) && isOrdinaryDay(conditions) ? reached?.get(exercise.id) : undefined;
+  const last = known.has(exercise.id) && isRested(conditions) ? reached?.get(exercise.id) : undefined;
   if (!last) return null;
   const { laid } = layStep({ id: '', exerciseId: exercise.id, settings }, exercise, context, sungSteps, 0);
   return laid?.kind === 'pattern' && laid.input.start === last.start ? null : { start: last.start };

@@ -1,3 +1,4 @@
+import { dayIs } from '../voice/index.ts';
 import { layRoutine } from '../routine/index.ts';
 import { type Filled, withSettings } from './drafting.ts';
 import type { DraftContext } from './draft.types.ts';
@@ -16,8 +17,7 @@ function rises({ exercise: { work, stage } }: Pick<Filled, 'exercise'>): boolean
  */
 export function withMorningRise(steps: readonly Filled[], context: DraftContext): readonly Filled[] {
   const { conditions } = context;
-  const isOnlyHeavy =
-    conditions.includes('heavy') && !conditions.includes('tired') && !conditions.includes('recovering');
+  const isOnlyHeavy = dayIs(conditions, 'low') && !dayIs(conditions, 'worn');
   const last = isOnlyHeavy ? steps.filter(rises).at(-1) : undefined;
   if (last?.exercise.work.kind !== 'pattern' || last.locked) return steps;
   const { travel } = last.exercise.work;

@@ -2,7 +2,8 @@ import type { Exercise } from '../shelf/index.ts';
 import type { ReadExercise } from './exercise-file.ts';
 
 /** What an import would do with one item. */
-export type Verdict = 'new' | 'same' | 'changed' | 'refused';
+export const VERDICTS = ['new', 'changed', 'same', 'refused'] as const;
+export type Verdict = (typeof VERDICTS)[number];
 
 export interface PlannedItem {
   /** Place in the file, 0 first. */

@@ -8,7 +8,7 @@ export {
   type ExerciseCollection,
   type ReadExercise,
 } from './exercise-file.ts';
-export { planImport, type Verdict } from './import-plan.ts';
+export { planImport, VERDICTS, type Verdict } from './import-plan.ts';
 export { signatureTonic } from './key-signatures.ts';
 export {
   LARGEST_FILE,

@@ -1,9 +1,15 @@
 import type { Pattern } from '../pattern/index.ts';
 import type { PitchRange } from '../voice/index.ts';
 
-export type Travel = 'rise' | 'fall' | 'rise-return' | 'fall-return' | 'rise-fall' | 'stay';
-export type Leg = 'up' | 'down' | 'home';
-export type Zone = 'low' | 'bridge' | 'above';
+export const TRAVELS = ['rise-return', 'rise', 'fall', 'fall-return', 'rise-fall', 'stay'] as const;
+export type Travel = (typeof TRAVELS)[number];
+
+export const LEGS = ['up', 'down', 'home'] as const;
+export type Leg = (typeof LEGS)[number];
+
+/** Where a key lies against the bridge. */
+export const ZONES = ['low', 'bridge', 'above'] as const;
+export type Zone = (typeof ZONES)[number];
 
 /** Settings of a ladder. Pitches MIDI, steps semitones, tempo beats per minute. */
 export interface LadderInput {

@@ -1,6 +1,9 @@
 import type { Pattern } from '../pattern/index.ts';
 import type { Voice, VoiceType } from '../voice/index.ts';
 
+/** The rules of a start that are not a note by name. */
+export const PLACEMENT_RULES = ['low-anchor', 'high-anchor', 'bridge-anchor', 'speaking-pitch'] as const;
+
 /** Where an exercise likes to start. `semitones` as the rule counts them. */
 export type PlacementRule =
   | { readonly rule: 'low-anchor'; readonly semitones?: number }

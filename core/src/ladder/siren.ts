@@ -2,7 +2,8 @@ import { LadderError } from '../errors.ts';
 import { writeNote } from '../pitch/index.ts';
 import type { PitchRange } from '../voice/index.ts';
 
-export type SirenShape = 'up' | 'down' | 'up-down' | 'down-up';
+export const SIREN_SHAPES = ['up', 'down', 'up-down', 'down-up'] as const;
+export type SirenShape = (typeof SIREN_SHAPES)[number];
 
 /** Settings of a free glide. `lowShare` and `highShare` are fractions of floor..ceiling; seconds a pass and between. */
 export interface SirenInput {

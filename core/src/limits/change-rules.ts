@@ -1,3 +1,4 @@
+import { BURDENS } from '../voice/index.ts';
 import { RuleError } from '../errors.ts';
 import { DRAFT_LENGTHS, type RulePath, type RuleTable } from './limits.types.ts';
 import { RANGE_ROWS, RANGES_IN_ORDER } from './range-rows.ts';
@@ -55,9 +56,7 @@ function checkFigure(path: string, value: number): void {
 /** Pairs of rows of which the first may not be above the second. */
 const IN_ORDER: readonly (readonly [RulePath, RulePath])[] = [
   ['margin.usual', 'margin.most'],
-  ['condition.tired', 'condition.mostDrop'],
-  ['condition.heavy', 'condition.mostDrop'],
-  ['condition.recovering', 'condition.mostDrop'],
+  ...BURDENS.map((name): readonly [RulePath, RulePath] => [`condition.${name}`, 'condition.mostDrop']),
   ['performance.closeHours', 'performance.nothingNewHours'],
   ['home.narrower', 'home.narrowerWhenNew'],
   ['young.noBeltUnder', 'young.speechMixUnder'],

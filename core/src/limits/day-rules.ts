@@ -1,16 +1,18 @@
+import { BURDENS } from '../voice/index.ts';
 import { lineOf, type Case, type Rule } from './case.ts';
 import { shift } from './ledger.ts';
 import type { LimitContext } from './limits.types.ts';
 
 /** 5. Today's conditions: the largest drop and half of the rest, at most so many semitones and a share of the range. */
 export const condition: Rule = (ledger, { context, rules, comfortable }) => {
-  const present = (['recovering', 'tired', 'heavy'] as const).filter((name) => context.conditions.includes(name));
+  const present = [...BURDENS].reverse().filter((name) => context.conditions.includes(name));
   const drops = present.map((name) => rules.condition[name]).sort((a, b) => b - a);
   const [largest = 0, ...others] = drops;
   const combined = Math.ceil(largest + others.reduce((sum, drop) => sum + drop, 0) / 2);
   const most = Math.floor((comfortable.high - comfortable.low) * rules.condition.mostShare);
   const drop = Math.min(combined, rules.condition.mostDrop, most);
-  const [first = 'tired'] = present;
+  const [first] = present;
+  if (first === undefined) return ledger;
   const line = lineOf('condition', `${present.join(', ')} today`, rules, `condition.${first}`);
   return shift(ledger, 'ceiling', -drop, line);
 };

@@ -8,6 +8,7 @@ export { whatWouldChange } from './what-would-change.ts';
 export { ageFor, beltTopOf, easyBeltTopOf, isChild, isTooYoungForBelt, mayHaveGrit } from './young.ts';
 export {
   DRAFT_LENGTHS,
+  EXERCISE_KINDS,
   STAGES,
   type DraftLength,
   type ExerciseKind,

@@ -1,5 +1,6 @@
 import type {
   AdultType,
+  Burden,
   Condition,
   Occasion,
   ReferenceName,
@@ -28,7 +29,8 @@ export const STAGES = [
   'cool',
 ] as const;
 export type Stage = (typeof STAGES)[number];
-export type ExerciseKind = 'pattern' | 'siren' | 'breath' | 'timed' | 'spoken';
+export const EXERCISE_KINDS = ['pattern', 'siren', 'breath', 'timed', 'spoken'] as const;
+export type ExerciseKind = (typeof EXERCISE_KINDS)[number];
 
 /** Minutes from which a row of the shape of a warm-up holds. */
 export const DRAFT_LENGTHS = ['3', '5', '8', '10', '12', '15', '20', '30', '45'] as const;
@@ -41,7 +43,7 @@ export interface RuleTable {
   readonly changed?: Readonly<Partial<Record<RulePath, string>>>;
   readonly margin: { readonly usual: number; readonly most: number; readonly leastRange: number };
   readonly style: Readonly<Record<Style, number>>;
-  readonly condition: Readonly<Record<Exclude<Condition, 'fresh'> | 'mostDrop' | 'mostShare', number>>;
+  readonly condition: Readonly<Record<Burden | 'mostDrop' | 'mostShare', number>>;
   readonly performance: { readonly nothingNewHours: number; readonly closeHours: number; readonly closeDelta: number };
   readonly home: { readonly narrower: number; readonly narrowerWhenNew: number };
   /** Occluded, sirens and light register. */

@@ -1,4 +1,4 @@
-import type { Condition } from '../voice/index.ts';
+import { dayIs, isRested } from '../voice/index.ts';
 import { lineOf, TEACHER, type Case, type Rule } from './case.ts';
 import { isBeforePerformance } from './day-rules.ts';
 import { cap, shift } from './ledger.ts';
@@ -7,14 +7,15 @@ import { ageFor, beltTopOf } from './young.ts';
 
 function mayExtend(facts: Case): boolean {
   const { context, rules } = facts;
-  const isRested = context.conditions.every((name) => name === 'fresh');
   const isWarm = context.sungSteps >= rules.extension.afterSungSteps;
   const isGrown = ageFor(context.voice) >= rules.young.grownFrom;
-  return Boolean(context.exercise.extendsRange) && isRested && isWarm && isGrown && !isBeforePerformance(facts);
-}
-
-function isWorn(conditions: readonly Condition[]): boolean {
-  return conditions.includes('tired') || conditions.includes('recovering');
+  return (
+    Boolean(context.exercise.extendsRange) &&
+    isRested(context.conditions) &&
+    isWarm &&
+    isGrown &&
+    !isBeforePerformance(facts)
+  );
 }
 
 /** 7. Gentle work and work meant to extend the range go further. */
@@ -35,7 +36,7 @@ export const purpose: Rule = (ledger, facts) => {
     return shift(lowered, 'ceiling', rules.extension.overTop + facts.margin, line);
   }
   // A credit that cancelled the condition would send a tired voice as high as a fresh one.
-  if (!isGentle || isWorn(context.conditions)) return lowered;
+  if (!isGentle || dayIs(context.conditions, 'worn')) return lowered;
   return shift(lowered, 'ceiling', rules.gentle.ceiling, lineOf('gentle', label, rules, 'gentle.ceiling'));
 };
 

@@ -1,4 +1,4 @@
-import type { Condition } from '../voice/index.ts';
+import { dayIs, type Condition } from '../voice/index.ts';
 import { lineOf, TEACHER, type Rule } from './case.ts';
 import { cap, shift } from './ledger.ts';
 
@@ -42,5 +42,5 @@ export const advice: Rule = (ledger, { context, rules }) => {
 
 /** A heavy morning voice sings lower than it will at noon: notes below the floor are no credit then. */
 export function floorCredit(conditions: readonly Condition[], delta: number): number {
-  return delta < 0 && conditions.includes('heavy') ? 0 : delta;
+  return delta < 0 && dayIs(conditions, 'low') ? 0 : delta;
 }

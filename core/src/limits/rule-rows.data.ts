@@ -1,4 +1,5 @@
 // Source: usual teaching reference, schools differ. What each figure of the rule table is, and between what it may be set.
+import { BURDENS, conditionRow } from '../voice/index.ts';
 import { DRAFT_LENGTHS, type RulePath } from './limits.types.ts';
 
 export type RuleUnit =
@@ -54,9 +55,10 @@ export const RULE_ROWS: readonly RuleRow[] = [
   row('style.gospel', 'semitones', -6, 2, 'Gospel: ceiling'),
   row('style.rock', 'semitones', -6, 2, 'Rock: ceiling'),
   row('style.rnb', 'semitones', -6, 2, 'R&B: ceiling'),
-  row('condition.heavy', 'semitones', 1, 7, 'Heavy today: ceiling lower by'),
-  row('condition.tired', 'semitones', 1, 7, 'Tired today: ceiling lower by'),
-  row('condition.recovering', 'semitones', 1, 9, 'Recovering: ceiling lower by'),
+  ...BURDENS.flatMap((name) => {
+    const { lower } = conditionRow(name);
+    return lower ? [row(`condition.${name}`, 'semitones', lower.least, lower.most, lower.label)] : [];
+  }),
   row('condition.mostDrop', 'semitones', 1, 12, 'Several conditions together at most'),
   row('condition.mostShare', 'share', 0.1, 0.5, 'and at most this share of the comfortable range'),
   row('performance.nothingNewHours', 'hours', 12, 168, 'Nothing new and no stretching within'),

@@ -1,12 +1,20 @@
 // Source: usual teaching reference, schools differ. Semitones, MIDI notes, hours, years; a teacher can change every figure.
-import { BELT_CEILINGS, REFERENCE_RANGES } from '../voice/index.ts';
+import { BELT_CEILINGS, BURDENS, conditionRow, REFERENCE_RANGES, type Burden } from '../voice/index.ts';
 import type { RuleTable } from './limits.types.ts';
+
+/** By how much each condition lowers the ceiling, as its row has it. */
+function conditionDrops(): Readonly<Record<Burden, number>> {
+  return Object.fromEntries(BURDENS.map((name) => [name, conditionRow(name).lower?.usual ?? 0])) as Record<
+    Burden,
+    number
+  >;
+}
 
 export const USUAL_RULES: RuleTable = {
   source: 'usual teaching reference, schools differ',
   margin: { usual: 1, most: 4, leastRange: 12 },
   style: { classical: 0, theatre: 0, pop: 0, jazz: 0, folk: 0, choral: -1, heavy: 0, gospel: 0, rock: 0, rnb: 0 },
-  condition: { heavy: 2, tired: 2, recovering: 3, mostDrop: 5, mostShare: 1 / 3 },
+  condition: { ...conditionDrops(), mostDrop: 5, mostShare: 1 / 3 },
   performance: { nothingNewHours: 72, closeHours: 24, closeDelta: -1 },
   home: { narrower: 1, narrowerWhenNew: 2 },
   gentle: { ceiling: 2, floor: -1 },

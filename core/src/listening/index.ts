@@ -3,12 +3,14 @@ export { hearingOf, type Hearing } from './hearing.ts';
 export { HELD, heldNotes } from './held-notes.ts';
 export { frameMaker, HOP_SECONDS, type FrameMaker } from './pitch-frames.ts';
 export {
+  CHECK_WAYS,
   conductCheck,
   findingsOf,
   startCheck,
   type CheckAction,
   type CheckFindings,
   type CheckState,
+  type CheckWay,
 } from './range-check.ts';
 export { singersAudio } from './singer-audio.ts';
 export { SINGERS, type Singer, type SingerName } from './singers.data.ts';

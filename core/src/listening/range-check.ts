@@ -1,5 +1,9 @@
 import type { PitchRange } from '../voice/index.ts';
 
+/** How the notes of a check come in. */
+export const CHECK_WAYS = ['microphone', 'keys', 'midi', 'simulated'] as const;
+export type CheckWay = (typeof CHECK_WAYS)[number];
+
 /** How a note went: easily, or only just. */
 type Ease = 'easy' | 'possible';
 type CheckPhase = 'speaking' | 'down' | 'up' | 'review';

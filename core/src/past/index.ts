@@ -1,4 +1,4 @@
 export { historyOf, type PastExercise, type PastRun, type StudentHistory } from './history.ts';
 export { weightedMinutes } from './load.ts';
 export { isMissed, MARKS, STOP_MARKS, type Mark } from './marks.ts';
-export { isOrdinaryDay, reachedIn, type ReachedSetting } from './reached.ts';
+export { reachedIn, type ReachedSetting } from './reached.ts';

@@ -1,4 +1,4 @@
-import type { Condition } from '../voice/index.ts';
+import { isRested, type Condition } from '../voice/index.ts';
 
 /** What a ladder was set to when it was last sung: tonic of its first key, MIDI, and beats per minute there. */
 export interface ReachedSetting {
@@ -17,11 +17,6 @@ export interface SettledRun {
   }[];
 }
 
-/** Whether a day says nothing of the voice that would set a ladder otherwise than usual. */
-export function isOrdinaryDay(conditions: readonly Condition[]): boolean {
-  return conditions.every((condition) => condition === 'fresh');
-}
-
 /**
  * The settings the last runs reached, by exercise. Days that were not ordinary say nothing of the next one.
  *
@@ -30,7 +25,7 @@ export function isOrdinaryDay(conditions: readonly Condition[]): boolean {
  */
 export function reachedIn(runs: readonly SettledRun[]): ReadonlyMap<string, ReachedSetting> {
   const reached = new Map<string, ReachedSetting>();
-  for (const { sung } of runs.filter(({ conditions }) => isOrdinaryDay(conditions))) {
+  for (const { sung } of runs.filter(({ conditions }) => isRested(conditions))) {
     const first = new Map<string, ReachedSetting>();
     for (const { exerciseId, tonic, tempo, outcome } of sung)
       if (outcome === 'sung' && !first.has(exerciseId)) first.set(exerciseId, { start: tonic, tempo });

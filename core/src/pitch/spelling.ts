@@ -27,7 +27,8 @@ export function pitchClass(semitones: number): number {
 }
 
 /** How black keys are named: the usual mixture, sharps only, or flats only. */
-export type KeySpelling = 'usual' | 'sharps' | 'flats';
+export const KEY_SPELLINGS = ['usual', 'sharps', 'flats'] as const;
+export type KeySpelling = (typeof KEY_SPELLINGS)[number];
 
 const KEY_NAMES: Readonly<Record<KeySpelling, readonly string[]>> = {
   usual: ['C', 'D♭', 'D', 'E♭', 'E', 'F', 'F♯', 'G', 'A♭', 'A', 'B♭', 'B'],

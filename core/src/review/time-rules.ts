@@ -1,5 +1,6 @@
 import { isOlderVoice, servesGoals } from '../day/index.ts';
 import { isSungWork } from '../shelf/index.ts';
+import { strongest } from '../voice/index.ts';
 import { weightedMinutes } from '../past/index.ts';
 import { exerciseFor } from './find-relative.ts';
 import type { Fix, Reviewed, Rule, Said } from './finding.types.ts';
@@ -12,13 +13,12 @@ function occludedWanted({ context, laid }: Reviewed): { readonly seconds: number
   const sungSeconds = laid.steps
     .filter(({ exercise }) => isSungWork(exercise))
     .reduce((sum, { seconds }) => sum + seconds, 0);
-  if (context.conditions.includes('recovering'))
-    return { seconds: sungSeconds * FIGURES.occludedShareRecovering, why: 'a voice that comes back' };
-  const isTired = context.conditions.includes('tired');
-  if (isTired || isOlderVoice(context))
+  const byDay = strongest(context.conditions, 'occluded');
+  if (byDay?.of === 'sung') return { seconds: sungSeconds * FIGURES.occludedShareRecovering, why: byDay.why };
+  if (byDay || isOlderVoice(context))
     return {
       seconds: Math.min(FIGURES.occludedMinutesTiredOrOlder * 60, budgetSeconds * FIGURES.occludedShareTiredOrOlder),
-      why: isTired ? 'a tired voice' : 'an older voice',
+      why: byDay?.why ?? 'an older voice',
     };
   return { seconds: Math.min(FIGURES.occludedMinutes * 60, budgetSeconds * FIGURES.occludedShare), why: 'this voice' };
 }

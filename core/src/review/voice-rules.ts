@@ -1,7 +1,7 @@
 import { USUAL_RULES } from '../limits/index.ts';
 import { isSounding } from '../pattern/index.ts';
 import { isForVoice, isHeavyAt, isLoudAt } from '../shelf/index.ts';
-import type { AvoidZone } from '../voice/index.ts';
+import { dayIs, strongest, type AvoidZone } from '../voice/index.ts';
 import { writeInterval, writeNote } from '../pitch/index.ts';
 import { isSung, type LaidStep } from '../routine/index.ts';
 import { removeFix, swapFix } from './find-relative.ts';
@@ -99,7 +99,7 @@ const needs: Rule = ({ steps, context }) =>
 
 /** Why there is no grit here today; `null` where there may be. */
 function whyNoGrit({ conditions, history, rules = USUAL_RULES }: ReviewContext, isWarm: boolean): string | null {
-  if (conditions.includes('tired')) return 'on a tired voice';
+  if (dayIs(conditions, 'grit-rests')) return `on ${strongest(conditions, 'occluded')?.why ?? 'such a day'}`;
   if ((history?.daysSinceGrit ?? Infinity) < rules.grit.everyDays)
     return history?.daysSinceGrit === 0 ? 'for the second time today' : 'again before the voice had its day of rest';
   return isWarm ? null : 'before the middle of the voice is warm';

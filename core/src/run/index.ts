@@ -7,4 +7,13 @@ export { remedyFor, type Offered } from './remedy-for.ts';
 export { isSungByStudent, runDigest, type DigestedStep, type RunDigest } from './run-digest.ts';
 export { countdownOf, nextKey, secondsForStep, secondsLeft, type Countdown } from './run-outlook.ts';
 export { runStepOf, startRun } from './run-plan.ts';
-export type { RunAction, RunKey, RunState, RunStep, StopCause, SungKey } from './run.types.ts';
+export {
+  KEY_OUTCOMES,
+  STOP_CAUSES,
+  type RunAction,
+  type RunKey,
+  type RunState,
+  type RunStep,
+  type StopCause,
+  type SungKey,
+} from './run.types.ts';

@@ -1,10 +1,12 @@
 import type { LadderInput, Leg, Zone } from '../ladder/index.ts';
 import type { ExerciseKind } from '../limits/index.ts';
 import type { Help } from '../shelf/index.ts';
-import type { Mark } from '../past/index.ts';
+import { MARKS, type Mark } from '../past/index.ts';
 
 /** What can stop a step: a mark, or effort over four of ten. */
-export type StopCause = Mark | 'effort';
+export const STOP_CAUSES = [...MARKS, 'effort'] as const;
+export type StopCause = (typeof STOP_CAUSES)[number];
+
 /** One key to sing, or one pass of a glide. Pitches MIDI; seconds from cue to the end of the breath after it. */
 export interface RunKey {
   readonly tonic: number;
@@ -44,6 +46,9 @@ export interface RunStep {
   readonly resistance?: number;
 }
 
+export const KEY_OUTCOMES = ['sung', 'skipped'] as const;
+type KeyOutcome = (typeof KEY_OUTCOMES)[number];
+
 /** A key as it was really sung, or left out on the way. */
 export interface SungKey {
   readonly id: string;
@@ -54,7 +59,7 @@ export interface SungKey {
   readonly low: number;
   readonly high: number;
   readonly tempo: number;
-  readonly outcome: 'sung' | 'skipped';
+  readonly outcome: KeyOutcome;
   readonly marks: readonly Mark[];
   readonly help?: Help;
   readonly manner?: string;

@@ -3,7 +3,15 @@ import { STAGES } from '../limits/index.ts';
 import { LONGEST_TEXT, MARK_KINDS, MODES, type Mode } from '../pattern/index.ts';
 import { NOISES } from './noises.data.ts';
 import { PULLS } from './pulls.data.ts';
-import { CAUTIONS, OBSTACLES, STYLES, VOICE_TYPES } from '../voice/index.ts';
+import { SIREN_SHAPES, TRAVELS } from '../ladder/index.ts';
+import { BURDENS, CAUTIONS, OBSTACLES, REGISTERS, STYLES, VOICE_TYPES } from '../voice/index.ts';
+
+/** How far on one has to be. */
+export const LEVELS = ['first', 'steady', 'advanced'] as const;
+/** When a cue is said. */
+export const CUE_PLACES = ['always', 'low', 'bridge', 'above', 'top', 'last'] as const;
+/** What a student finds out by. */
+export const SENSES = ['hand', 'ear', 'eye'] as const;
 
 const oneTo = (most: number): z.ZodInt => z.int().min(1).max(most);
 const counts = (most: number): z.ZodInt => z.int().min(0).max(most);
@@ -49,7 +57,7 @@ const patternWork = z.strictObject({
     .strictObject({ learn: z.number().optional(), usual: z.number().min(20).max(300), fast: z.number().optional() })
     .default({ usual: 84 }),
   placement: placement.default({ rule: 'low-anchor', semitones: 3 }),
-  travel: z.enum(['rise', 'fall', 'rise-return', 'fall-return', 'rise-fall', 'stay']).default('rise-return'),
+  travel: z.enum(TRAVELS).default('rise-return'),
   step: oneTo(MOST.step).default(1),
   returnStep: oneTo(MOST.step).optional(),
   fewestKeys: oneTo(MOST.keys).default(3),
@@ -63,7 +71,7 @@ const sirenWork = z.strictObject({
   kind: z.literal('siren'),
   lowShare: z.number().min(0).max(1),
   highShare: z.number().min(0).max(1),
-  shape: z.enum(['up', 'down', 'up-down', 'down-up']),
+  shape: z.enum(SIREN_SHAPES),
   repeats: oneTo(MOST.repeats),
   secondsEach: seconds,
   restSeconds: z.number().min(0).max(60).default(2),
@@ -105,7 +113,7 @@ const spokenWork = z.strictObject({
 
 const cue = z.strictObject({
   text: words,
-  at: z.enum(['always', 'low', 'bridge', 'above', 'top', 'last']).default('always'),
+  at: z.enum(CUE_PLACES).default('always'),
   /** Shown only where the approach agrees, as question=choice. */
   approach: name.optional(),
 });
@@ -136,10 +144,10 @@ export const exerciseSchema = z.strictObject({
   /** For pictures, where there is little room. */
   shortName: z.string().min(2).max(14),
   stage: z.enum(STAGES),
-  level: z.enum(['first', 'steady', 'advanced']).default('first'),
+  level: z.enum(LEVELS).default('first'),
   does: z.enum(['warms', 'builds']).default('warms'),
   load: z.int().min(0).max(5),
-  register: z.enum(['light', 'mixed', 'heavy', 'any']).default('any'),
+  register: z.enum(REGISTERS).default('any'),
   quiet: z.boolean().default(false),
   grit: z.boolean().default(false),
   extendsRange: z.boolean().default(false),
@@ -163,7 +171,7 @@ export const exerciseSchema = z.strictObject({
   /** Not under this age, years. */
   notUnder: z.int().min(1).max(99).optional(),
   /** Not on a day with one of these conditions; a rough voice counts as recovering. */
-  notWhen: z.array(z.enum(['heavy', 'tired', 'recovering'])).default([]),
+  notWhen: z.array(z.enum(BURDENS)).default([]),
   /** Not within so many hours of a performance. */
   notWithin: z.int().min(1).max(168).optional(),
   /** Over for the day after any dizziness, as breath work is. */
@@ -181,7 +189,7 @@ export const exerciseSchema = z.strictObject({
   /** Ways in which one key is sung before moving on, in order, such as breathy, then clear. */
   manners: z.array(words).default([]),
   /** How the student finds out alone, and what right feels like. */
-  senseCheck: z.strictObject({ by: z.enum(['hand', 'ear', 'eye']), text: words }).optional(),
+  senseCheck: z.strictObject({ by: z.enum(SENSES), text: words }).optional(),
   /** Steps it is learnt in over weeks; the rules for passing and going back are `LEARNING_RULES`. */
   learnt: z.array(z.strictObject({ name: words, text: words })).default([]),
   /** Of occluded work: 1 a hum … 4 a narrow straw. */

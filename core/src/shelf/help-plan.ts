@@ -1,5 +1,6 @@
-/** Who sounds in a key: the guide alone, both, the guide's cue only, the student alone. */
-export type Help = 'shown' | 'together' | 'cue-only' | 'alone';
+/** Who sounds in a key, from most help to least: the guide alone, both, the guide's cue only, the student alone. */
+export const HELPS = ['shown', 'together', 'cue-only', 'alone'] as const;
+export type Help = (typeof HELPS)[number];
 
 /**
  * Who sounds in each key of a step. New: one key shown, two together, then the cue only, the last key alone. Known: the

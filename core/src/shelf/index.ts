@@ -5,7 +5,10 @@ export { PULL_CAUTIONS, PULLS } from './pulls.data.ts';
 export { answerTo, cueFor, cuesOf, schoolCues, type Approach, type CuePlace } from './cue-for.ts';
 export {
   ANSWERED_MARKS,
+  CUE_PLACES,
   exerciseSchema,
+  LEVELS,
+  SENSES,
   type Cue,
   type Exercise,
   type PatternWork,
@@ -22,7 +25,7 @@ export {
   syllablesFor,
 } from './pattern-of.ts';
 export { hasHeavyNotes, isHeavyWork, heavyBelowTop, isHeavyAt, isLoudAt } from './note-qualities.ts';
-export { helpPlan, type Help } from './help-plan.ts';
+export { helpPlan, HELPS, type Help } from './help-plan.ts';
 export { LEARNING_RULES, OVERLAYS, type Overlay } from './learning.data.ts';
 export { NOISES } from './noises.data.ts';
 export { overlayFor, takesOverlay, wantsMirror } from './overlays.ts';

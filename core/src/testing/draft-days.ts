@@ -2,7 +2,15 @@ import { occasionOf, ROUTINE_KINDS } from '../day/index.ts';
 import fc from 'fast-check';
 import { type DraftContext } from '../draft/index.ts';
 import { APPROACH_CHOICES } from '../shelf/index.ts';
-import { CAUTIONS, CHANGING_STAGES, referenceOf, STYLES, VOICE_TYPES, type VoiceFile } from '../voice/index.ts';
+import {
+  CAUTIONS,
+  CHANGING_STAGES,
+  CONDITIONS,
+  referenceOf,
+  STYLES,
+  VOICE_TYPES,
+  type VoiceFile,
+} from '../voice/index.ts';
 import { exercises } from './routine-context.ts';
 
 const GOALS = [...new Set([...exercises.values()].flatMap(({ goals }) => goals))];
@@ -51,7 +59,7 @@ export const approaches: fc.Arbitrary<Record<string, string>> = fc.record(
 export const draftDays: fc.Arbitrary<DraftContext> = fc
   .record({
     voice: voices,
-    conditions: fc.uniqueArray(fc.constantFrom('fresh', 'heavy', 'tired', 'recovering'), { maxLength: 3 }),
+    conditions: fc.uniqueArray(fc.constantFrom(...CONDITIONS), { maxLength: 3 }),
     kind: fc.constantFrom(...ROUTINE_KINDS),
     approach: approaches,
     minutes: fc.integer({ min: 2, max: 60 }),

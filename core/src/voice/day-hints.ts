@@ -1,4 +1,4 @@
-import type { Condition } from './voice.types.ts';
+import type { Condition } from './conditions.data.ts';
 
 export interface DayHint {
   readonly condition: Exclude<Condition, 'fresh' | 'recovering'>;

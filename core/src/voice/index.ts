@@ -1,4 +1,6 @@
 export { CAUTIONS, type Caution } from './cautions.data.ts';
+export { BURDENS, CONDITIONS, conditionRow, dayIs, isRested, strongest, toggledCondition } from './conditions.ts';
+export { type Burden, type Condition, type ShorterDay } from './conditions.data.ts';
 export { beltEvidence, type BeltEvidence, type BeltKey } from './belt-evidence.ts';
 export { dayHints, type DayHint } from './day-hints.ts';
 export { LASTING_OBSTACLES, OBSTACLES, type LastingObstacle, type Obstacle } from './obstacles.data.ts';
@@ -18,12 +20,14 @@ export {
 } from './reference-ranges.data.ts';
 export {
   CHANGING_STAGES,
+  OCCASIONS,
+  REGISTERS,
   STYLES,
   VOICE_TYPES,
+  ZONE_KINDS,
   type AvoidZone,
   type Bridge,
   type ChangingStage,
-  type Condition,
   type MeasuredRange,
   type Occasion,
   type PitchRange,
@@ -32,4 +36,5 @@ export {
   type Voice,
   type VoiceFile,
   type VoiceType,
+  type ZoneKind,
 } from './voice.types.ts';

@@ -32,9 +32,15 @@ export const STYLES = [
 ] as const;
 export type Style = (typeof STYLES)[number];
 
-export type Condition = 'fresh' | 'heavy' | 'tired' | 'recovering';
-export type Occasion = 'lesson' | 'home' | 'performance';
-export type Register = 'light' | 'mixed' | 'heavy' | 'any';
+export const OCCASIONS = ['lesson', 'home', 'performance'] as const;
+export type Occasion = (typeof OCCASIONS)[number];
+
+export const REGISTERS = ['light', 'mixed', 'heavy', 'any'] as const;
+export type Register = (typeof REGISTERS)[number];
+
+/** Never sounded binds every sound; the other kinds are findings of the review. */
+export const ZONE_KINDS = ['never-sounded', 'not-held', 'not-loud', 'not-heavy'] as const;
+export type ZoneKind = (typeof ZONE_KINDS)[number];
 
 /** A closed interval of pitches, MIDI. */
 export interface PitchRange {
@@ -51,7 +57,7 @@ export interface MeasuredRange extends PitchRange {
 
 /** What a student must not sing: never sounded binds every sound, the other kinds are findings of the review. */
 export interface AvoidZone extends PitchRange {
-  readonly kind: 'never-sounded' | 'not-held' | 'not-loud' | 'not-heavy';
+  readonly kind: ZoneKind;
   /** Longest hold, only for `not-held`. */
   readonly seconds?: number;
 }

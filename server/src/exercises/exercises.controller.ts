@@ -10,7 +10,7 @@ import {
 } from '@nestjs/swagger';
 import type { Request } from 'express';
 import { exerciseSchema } from '@soft-lark/core';
-import { openApiOf, Who, type SignedIn } from '../common/index.ts';
+import { openApiOf, UnreadableDto, Who, type SignedIn } from '../common/index.ts';
 import { CollectionsService } from './collections.service.ts';
 import {
   ArchiveDto,
@@ -50,6 +50,12 @@ export class ExercisesController {
   @ApiOkResponse({ schema: { type: 'array', items: SHELF_EXERCISE } })
   list(@Who() { studioId }: SignedIn): Promise<ShelfExercise[]> {
     return this.exercises.list(studioId);
+  }
+
+  @Get('unreadable')
+  @ApiOkResponse({ type: [UnreadableDto] })
+  unreadable(@Who() { studioId }: SignedIn): Promise<UnreadableDto[]> {
+    return this.exercises.unreadable(studioId);
   }
 
   @Get('imports')

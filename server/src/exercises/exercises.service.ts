@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { readExercise, shippedExercises, type Exercise } from '@soft-lark/core';
 import { In, type EntityManager } from 'typeorm';
-import { Clock, demandRoom, notFound, Problem, written } from '../common/index.ts';
+import { Clock, demandRoom, notFound, Problem, written, type UnreadableDto } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudentsService } from '../students/index.ts';
 import {
@@ -10,7 +10,7 @@ import {
   type ExerciseVersionView,
   type ShelfExercise,
 } from './dto/exercises.dto.ts';
-import { readExerciseBody } from './exercise.upgrade.ts';
+import { readExerciseBody, unreadableExercise } from './exercise.upgrade.ts';
 import { ExerciseVersion } from './exercise-version.entity.ts';
 import { OwnExercise, type StoredExercise } from './own-exercise.entity.ts';
 
@@ -55,7 +55,13 @@ export class ExercisesService {
   /** The whole shelf of a studio: what ships, and its own, archived ones too. */
   async list(studioId: string): Promise<ShelfExercise[]> {
     const own = await this.scope.of(OwnExercise, studioId).find({ order: { updatedAt: 'DESC' } });
-    return [...own.map((row) => this.view(row)), ...this.ships];
+    return [...own.flatMap((row) => this.view(row) ?? []), ...this.ships];
+  }
+
+  /** Exercises of the studio's own that this version cannot read; they are kept, and nothing else is broken by them. */
+  async unreadable(studioId: string): Promise<UnreadableDto[]> {
+    const own = await this.scope.of(OwnExercise, studioId).find({ order: { updatedAt: 'DESC' } });
+    return own.flatMap(({ id, body }) => unreadableExercise(id, body) ?? []);
   }
 
   /** The exercises of these ids, those that are there. */
@@ -63,7 +69,10 @@ export class ExercisesService {
     const wanted = new Set(ids);
     const own = [...wanted].filter((id) => !this.isShipped(id));
     const rows = own.length === 0 ? [] : await this.scope.of(OwnExercise, studioId).find({ where: { id: In(own) } });
-    const found = [...rows.map(({ body }) => readExerciseBody(body)), ...this.ships.filter(({ id }) => wanted.has(id))];
+    const found = [
+      ...rows.flatMap(({ body }) => readExerciseBody(body) ?? []),
+      ...this.ships.filter(({ id }) => wanted.has(id)),
+    ];
     return new Map(found.map((exercise) => [exercise.id, exercise]));
   }
 
@@ -110,11 +119,10 @@ export class ExercisesService {
     const rows = this.scope.of(ExerciseVersion, studioId);
     const found = await rows.find({ where: { exerciseId: id }, order: { version: 'DESC' } });
     if (found.length === 0) throw notFound('exercise');
-    return found.map(({ version, savedAt, body }) => ({
-      version,
-      savedAt: savedAt.toISOString(),
-      exercise: readExerciseBody(body),
-    }));
+    return found.flatMap(({ version, savedAt, body }) => {
+      const exercise = readExerciseBody(body);
+      return exercise ? [{ version, savedAt: savedAt.toISOString(), exercise }] : [];
+    });
   }
 
   /** Writes down how exercises stand after a change, within its transaction. */
@@ -138,8 +146,9 @@ export class ExercisesService {
     const archivedAt = isArchived ? this.clock.now() : null;
     if (!(await rows.update({ id }, { archivedAt }))) throw notFound('exercise');
     const row = await rows.findOne({ id });
-    if (!row) throw notFound('exercise');
-    return this.view(row);
+    const view = row && this.view(row);
+    if (!view) throw notFound('exercise');
+    return view;
   }
 
   /** Ids of every exercise a routine of the studio has, within a transaction. */
@@ -152,7 +161,8 @@ export class ExercisesService {
     return new Set(rows.map(({ id }) => id));
   }
 
-  private view({ body, version, archivedAt, studentId }: OwnExercise): ShelfExercise {
-    return { ...readExerciseBody(body), own: { version, isArchived: archivedAt !== null, studentId } };
+  private view({ body, version, archivedAt, studentId }: OwnExercise): ShelfExercise | null {
+    const exercise = readExerciseBody(body);
+    return exercise && { ...exercise, own: { version, isArchived: archivedAt !== null, studentId } };
   }
 }

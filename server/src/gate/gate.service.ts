@@ -1,3 +1,4 @@
+import { LOCK_LEVELS } from '@soft-lark/core';
 import { Injectable } from '@nestjs/common';
 import { In, IsNull } from 'typeorm';
 import { Clock, notFound, type SignedIn } from '../common/index.ts';
@@ -5,9 +6,7 @@ import { StudioScope } from '../database/index.ts';
 import { StudentsService, type StudentDto } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
 import type { LockDto, NewLockDto } from './dto/gate.dto.ts';
-import { VoiceLock, type LockLevel } from './voice-lock.entity.ts';
-
-const STRICTEST: readonly LockLevel[] = ['urgent', 'not-today', 'see-someone'];
+import { VoiceLock } from './voice-lock.entity.ts';
 
 /** An urgent lock stays until it is lifted, one for today ends with the day, a referral with a clearance on file. */
 function holds(lock: VoiceLock, clearedOn: string | undefined, today: string): boolean {
@@ -43,7 +42,7 @@ export class GateService {
     for (const { id, voice } of students) {
       const open = locks
         .filter((lock) => lock.studentId === id && holds(lock, voice.clearedOn, today))
-        .sort((a, b) => STRICTEST.indexOf(a.level) - STRICTEST.indexOf(b.level));
+        .sort((a, b) => LOCK_LEVELS.indexOf(a.level) - LOCK_LEVELS.indexOf(b.level));
       if (open[0]) found.set(id, this.view(open[0]));
     }
     return found;

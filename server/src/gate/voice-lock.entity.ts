@@ -1,6 +1,5 @@
+import type { LockLevel } from '@soft-lark/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
-
-export type LockLevel = 'urgent' | 'not-today' | 'see-someone';
 
 /** What the gate led to where it locked something; the answers themselves are not kept. */
 @Entity('voice_lock')

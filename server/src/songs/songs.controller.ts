@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Put } from '@nestjs/common';
 import { ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { songSchema } from '@soft-lark/core';
-import { openApiOf, Who, type SignedIn } from '../common/index.ts';
+import { openApiOf, UnreadableDto, Who, type SignedIn } from '../common/index.ts';
 import { ChangedSongDto, type KeptSong } from './dto/songs.dto.ts';
 import { SongsService } from './songs.service.ts';
 
@@ -23,6 +23,12 @@ export class SongsController {
   @ApiOkResponse({ schema: { type: 'array', items: KEPT_SONG } })
   list(@Who() { studioId }: SignedIn): Promise<KeptSong[]> {
     return this.songs.list(studioId);
+  }
+
+  @Get('unreadable')
+  @ApiOkResponse({ type: [UnreadableDto] })
+  unreadable(@Who() { studioId }: SignedIn): Promise<UnreadableDto[]> {
+    return this.songs.unreadable(studioId);
   }
 
   @Put(':songId')

@@ -1,10 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import { issueSentence, songSchema, type Song } from '@soft-lark/core';
-import { notFound, Problem, written } from '../common/index.ts';
+import { notFound, Problem, written, type UnreadableDto } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import type { ChangedSongDto, KeptSong } from './dto/songs.dto.ts';
 import { StoredSong } from './song.entity.ts';
-import { readSongBody } from './song.upgrade.ts';
+import { readSongBody, unreadableSong } from './song.upgrade.ts';
 
 /** A song sent by a page, checked with the schema of the core. */
 function checkedSong(body: object): Song {
@@ -21,7 +21,13 @@ export class SongsService {
 
   async list(studioId: string): Promise<KeptSong[]> {
     const rows = await this.scope.of(StoredSong, studioId).find({ order: { name: 'ASC' } });
-    return rows.map((row) => this.view(row));
+    return rows.flatMap((row) => this.view(row) ?? []);
+  }
+
+  /** Songs that this version cannot read; they are kept, and nothing else is broken by them. */
+  async unreadable(studioId: string): Promise<UnreadableDto[]> {
+    const rows = await this.scope.of(StoredSong, studioId).find({ order: { name: 'ASC' } });
+    return rows.flatMap((row) => unreadableSong(row) ?? []);
   }
 
   async change(studioId: string, id: string, { version, song: sent }: ChangedSongDto): Promise<KeptSong> {
@@ -36,7 +42,8 @@ export class SongsService {
     if (!(await this.scope.of(StoredSong, studioId).delete({ id }))) throw notFound('song');
   }
 
-  private view({ id, body, version }: StoredSong): KeptSong {
-    return { ...readSongBody(body), id, version };
+  private view({ id, body, version }: StoredSong): KeptSong | null {
+    const song = readSongBody(body);
+    return song && { ...song, id, version };
   }
 }

@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exercises/unreadable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Exercises_unreadable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exercises/imports": {
         parameters: {
             query?: never;
@@ -316,6 +332,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["Songs_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/songs/unreadable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Songs_unreadable"];
         put?: never;
         post?: never;
         delete?: never;
@@ -923,6 +955,11 @@ export interface components {
             /** Format: uuid */
             studentId: string | null;
         };
+        UnreadableDto: {
+            id: string;
+            name: string;
+            reason: string;
+        };
         ShelfImportDto: {
             /** Format: uuid */
             id: string;
@@ -979,7 +1016,7 @@ export interface components {
             step?: number;
             returnStep?: number;
             /** @enum {string} */
-            travel?: "rise" | "fall" | "rise-return" | "fall-return" | "rise-fall" | "stay";
+            travel?: "rise-return" | "rise" | "fall" | "fall-return" | "rise-fall" | "stay";
             maxKeys?: number;
             timesPerKey?: number;
             touchLimit?: boolean;
@@ -1250,7 +1287,7 @@ export interface components {
             gaps: components["schemas"]["NoteRangeDto"][];
             bridges: components["schemas"]["NoteRangeDto"][];
             /** @enum {string} */
-            way: "microphone" | "simulated" | "midi" | "keys";
+            way: "microphone" | "keys" | "midi" | "simulated";
             /** Format: uuid */
             id: string;
             /** Format: date */
@@ -1265,7 +1302,7 @@ export interface components {
             gaps: components["schemas"]["NoteRangeDto"][];
             bridges: components["schemas"]["NoteRangeDto"][];
             /** @enum {string} */
-            way: "microphone" | "simulated" | "midi" | "keys";
+            way: "microphone" | "keys" | "midi" | "simulated";
             /** Format: uuid */
             id: string;
             version: number;
@@ -1839,7 +1876,7 @@ export interface operations {
                              * @default rise-return
                              * @enum {string}
                              */
-                            travel: "rise" | "fall" | "rise-return" | "fall-return" | "rise-fall" | "stay";
+                            travel: "rise-return" | "rise" | "fall" | "fall-return" | "rise-fall" | "stay";
                             /** @default 1 */
                             step: number;
                             returnStep?: number;
@@ -1962,6 +1999,25 @@ export interface operations {
                         copyOf?: string;
                         own?: components["schemas"]["OwnMarkDto"];
                     }[];
+                };
+            };
+        };
+    };
+    Exercises_unreadable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnreadableDto"][];
                 };
             };
         };
@@ -2166,7 +2222,7 @@ export interface operations {
                                  * @default rise-return
                                  * @enum {string}
                                  */
-                                travel: "rise" | "fall" | "rise-return" | "fall-return" | "rise-fall" | "stay";
+                                travel: "rise-return" | "rise" | "fall" | "fall-return" | "rise-fall" | "stay";
                                 /** @default 1 */
                                 step: number;
                                 returnStep?: number;
@@ -2430,7 +2486,7 @@ export interface operations {
                              * @default rise-return
                              * @enum {string}
                              */
-                            travel: "rise" | "fall" | "rise-return" | "fall-return" | "rise-fall" | "stay";
+                            travel: "rise-return" | "rise" | "fall" | "fall-return" | "rise-fall" | "stay";
                             /** @default 1 */
                             step: number;
                             returnStep?: number;
@@ -2694,7 +2750,7 @@ export interface operations {
                              * @default rise-return
                              * @enum {string}
                              */
-                            travel: "rise" | "fall" | "rise-return" | "fall-return" | "rise-fall" | "stay";
+                            travel: "rise-return" | "rise" | "fall" | "fall-return" | "rise-fall" | "stay";
                             /** @default 1 */
                             step: number;
                             returnStep?: number;
@@ -2923,6 +2979,25 @@ export interface operations {
                         id: string;
                         version: number;
                     }[];
+                };
+            };
+        };
+    };
+    Songs_unreadable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnreadableDto"][];
                 };
             };
         };

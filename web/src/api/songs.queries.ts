@@ -13,7 +13,16 @@ export const songsQuery = queryOptions({
   queryKey: ['songs'],
   queryFn: () => dataOf(api.GET('/api/songs')),
   select: (songs): readonly KeptSong[] =>
-    songs.map(({ id, version, ...song }) => ({ id, version, song: songSchema.parse(song) })),
+    songs.flatMap(({ id, version, ...song }) => {
+      const read = songSchema.safeParse(song);
+      return read.success ? [{ id, version, song: read.data }] : [];
+    }),
+});
+
+/** Songs that cannot be read any more, each with why. */
+export const unreadableSongsQuery = queryOptions({
+  queryKey: ['songs', 'unreadable'],
+  queryFn: () => dataOf(api.GET('/api/songs/unreadable')),
 });
 
 export const keepSong = ({ id, version, song }: KeptSong): Promise<unknown> =>

@@ -135,6 +135,8 @@ export function usualAnswers(): Answers {
     'GET /api/lessons': [],
     'GET /api/groups': [],
     'GET /api/songs': [],
+    'GET /api/songs/unreadable': [],
+    'GET /api/exercises/unreadable': [],
     'GET /api/templates': [],
     'GET /api/mutes': [],
     'GET /api/collections': [],

@@ -2,8 +2,9 @@
 export const gate = {
   more: 'Also today',
   heavyUse: 'much talking or singing in the last two days',
-  within24: 'performs within a day',
-  within72: 'performs within three days',
+  withinDays_one: 'performs within a day',
+  withinDays_other: 'performs within {{count}} days',
+  withinHours: 'performs within {{count}} hours',
   alarm: 'Something else is wrong',
   signs: 'Does any of this apply?',
   noneOf: 'None of these',

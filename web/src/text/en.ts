@@ -47,6 +47,9 @@ export const en = {
     keptRun_other: '{{routine}}, begun {{when}}: {{count}} keys sung',
     keptDrafts_one: '{{count}} routine with changes that are not saved yet',
     keptDrafts_other: '{{count}} routines with changes that are not saved yet',
+    unreadable_one: 'One entry cannot be read by this version. It is kept as it is; nothing else is touched.',
+    unreadable_other:
+      '{{count}} entries cannot be read by this version. They are kept as they are; nothing else is touched.',
     tryAgain: 'Try again',
     notHere: 'There is nothing at this address.',
     backToToday: 'Back to Today',

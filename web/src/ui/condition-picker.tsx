@@ -1,16 +1,8 @@
 import { UnstyledButton } from '@mantine/core';
-import type { Condition } from '@soft-lark/core';
+import { CONDITIONS, toggledCondition, type Condition } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import classes from './ui.module.css';
-
-const CONDITIONS: readonly Condition[] = ['fresh', 'heavy', 'tired', 'recovering'];
-
-/** Fresh stands alone; the others combine; a second press takes one back. */
-function toggled(conditions: readonly Condition[], pressed: Condition): readonly Condition[] {
-  if (conditions.includes(pressed)) return conditions.filter((other) => other !== pressed);
-  return pressed === 'fresh' ? ['fresh'] : [...conditions.filter((other) => other !== 'fresh'), pressed];
-}
 
 interface ConditionPickerProps {
   readonly value: readonly Condition[];
@@ -27,7 +19,7 @@ export function ConditionPicker({ value, onChange }: ConditionPickerProps): Reac
           className={classes['condition'] ?? ''}
           aria-pressed={value.includes(condition)}
           onClick={() => {
-            onChange(toggled(value, condition));
+            onChange(toggledCondition(value, condition));
           }}
         >
           {t(`conditions.${condition}`)}

@@ -1,14 +1,12 @@
+import { LOCK_LEVELS, type LockLevel } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Choice, Id, Text } from '../../common/index.ts';
-import type { LockLevel } from '../voice-lock.entity.ts';
-
-const LEVELS = ['urgent', 'not-today', 'see-someone'];
 
 export class NewLockDto {
   @Id()
   id!: string;
 
-  @Choice(LEVELS)
+  @Choice(LOCK_LEVELS)
   level!: LockLevel;
 }
 

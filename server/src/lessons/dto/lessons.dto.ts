@@ -1,12 +1,10 @@
-import type { Condition } from '@soft-lark/core';
+import { CONDITIONS, type Condition } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Choices, Day, Formed, Id, Whole } from '../../common/index.ts';
 import { LockDto } from '../../gate/index.ts';
 import { RoutineDto } from '../../routines/index.ts';
 import { RunSummaryDto } from '../../runs/index.ts';
 import { StudentDto } from '../../students/index.ts';
-
-const CONDITIONS = ['fresh', 'heavy', 'tired', 'recovering'];
 
 export class LessonDto {
   @Id()

@@ -1,3 +1,4 @@
+import { CHECK_WAYS } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { NoteRangeDto } from '../../students/index.ts';
 import { Choice, Id, Parts, Pitch, Whole } from '../../common/index.ts';
@@ -19,7 +20,7 @@ class CheckFindingsDto extends NoteRangeDto {
   @Parts(() => NoteRangeDto, 4)
   bridges!: NoteRangeDto[];
 
-  @Choice(['microphone', 'simulated', 'midi', 'keys'])
+  @Choice(CHECK_WAYS)
   way!: string;
 }
 

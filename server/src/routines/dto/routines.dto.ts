@@ -1,8 +1,6 @@
-import { ROUTINE_KINDS, type RoutineKind, type Travel } from '@soft-lark/core';
+import { ROUTINE_KINDS, TRAVELS, type RoutineKind, type Travel } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Choice, Flag, Formed, Id, Part, Parts, Pitch, Pitches, Real, Text, Whole } from '../../common/index.ts';
-
-const TRAVELS = ['rise', 'fall', 'rise-return', 'fall-return', 'rise-fall', 'stay'];
 
 export class StepSettingsDto {
   @Pitch({ optional: true })

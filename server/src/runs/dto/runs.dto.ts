@@ -1,5 +1,11 @@
 import {
+  CONDITIONS,
+  EXERCISE_KINDS,
+  HELPS,
+  KEY_OUTCOMES,
+  LEGS,
   MARKS,
+  STOP_CAUSES,
   type Condition,
   type ExerciseKind,
   type Help,
@@ -12,7 +18,6 @@ import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import { Choice, Choices, Formed, Id, Instant, Parts, Pitch, Real, Text, Whole } from '../../common/index.ts';
 
-const LEGS = ['up', 'down', 'home'];
 /** House choice: what one sending may add; a page that was away sends the rest after it. */
 const MOST_KEYS = 100;
 /** House choice: ten hours of singing. */
@@ -43,7 +48,7 @@ export class PlannedStepDto {
   @Text({ max: 240 })
   name!: string;
 
-  @Choice(['pattern', 'siren', 'breath', 'timed', 'spoken'])
+  @Choice(EXERCISE_KINDS)
   kind!: ExerciseKind;
 
   @Real(0, 7200)
@@ -70,14 +75,14 @@ export class SungKeyDto extends PlannedKeyDto {
   @Real(20, 400)
   tempo!: number;
 
-  @Choice(['sung', 'skipped'])
+  @Choice(KEY_OUTCOMES)
   outcome!: SungKey['outcome'];
 
   @Choices(MARKS)
   marks!: Mark[];
 
   /** Who sounded in it. */
-  @Choice(['shown', 'together', 'cue-only', 'alone'], { optional: true })
+  @Choice(HELPS, { optional: true })
   help?: Help;
 
   @Text({ max: 240, optional: true })
@@ -89,7 +94,7 @@ export class StopDto {
   @Id()
   stepId!: string;
 
-  @Choice([...MARKS, 'effort'])
+  @Choice(STOP_CAUSES)
   mark!: StopCause;
 }
 
@@ -110,7 +115,7 @@ export class SentRunDto {
   @Instant({ optional: true })
   endedAt?: string;
 
-  @Choices(['fresh', 'heavy', 'tired', 'recovering'])
+  @Choices(CONDITIONS)
   conditions!: Condition[];
 
   @Parts(() => PlannedStepDto, 60)
@@ -159,7 +164,7 @@ export class RunSummaryDto {
   @ApiProperty({ type: String, format: 'date-time', nullable: true })
   endedAt!: string | null;
 
-  @ApiProperty({ type: String, enum: ['fresh', 'heavy', 'tired', 'recovering'], isArray: true })
+  @ApiProperty({ type: String, enum: CONDITIONS, isArray: true })
   conditions!: Condition[];
 
   @ApiProperty({ type: 'integer', nullable: true })

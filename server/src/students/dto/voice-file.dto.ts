@@ -2,12 +2,13 @@ import {
   CAUTIONS,
   CHANGING_STAGES,
   LASTING_OBSTACLES,
-  type LastingObstacle,
   STYLES,
   VOICE_TYPES,
+  ZONE_KINDS,
   type AvoidZone,
   type Caution,
   type ChangingStage,
+  type LastingObstacle,
   type RuleChanges,
   type Style,
   type VoiceType,
@@ -36,7 +37,7 @@ export class MeasuredRangeDto extends NoteRangeDto {
 }
 
 export class AvoidZoneDto extends NoteRangeDto {
-  @Choice(['never-sounded', 'not-held', 'not-loud', 'not-heavy'])
+  @Choice(ZONE_KINDS)
   kind!: AvoidZone['kind'];
 
   @Real(0.1, 60, { optional: true })

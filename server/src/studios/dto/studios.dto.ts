@@ -1,6 +1,7 @@
 import {
   APPROACH_CHOICES,
   isRulePath,
+  KEY_SPELLINGS,
   MOST_READY_QUESTIONS,
   NOTE_SCHEMES,
   type KeySpelling,
@@ -68,10 +69,10 @@ export const RuleFigures = (options: { readonly optional?: boolean } = {}): Prop
 
 /** How the studio names notes. */
 export class NoteNamingDto {
-  @Choice([...NOTE_SCHEMES])
+  @Choice(NOTE_SCHEMES)
   scheme!: NoteScheme;
 
-  @Choice(['usual', 'sharps', 'flats'])
+  @Choice(KEY_SPELLINGS)
   spelling!: KeySpelling;
 
   /** The number of middle C in fixed-do: three or four. */

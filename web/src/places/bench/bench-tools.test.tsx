@@ -173,7 +173,7 @@ test('a copy for another student says what becomes of each step before it is mad
   expect(screen.queryByRole('option', { name: 'Maud Pellow' })).toBeNull();
   await page.user.click(await screen.findByRole('option', { name: 'Nan Osier' }));
   expect((await dialog.findByText('Long hiss')).closest('li')).toHaveTextContent('as it is');
-  expect(dialog.getByText('Up and down five').closest('li')).toHaveTextContent(/placed anew: \S+–\S+ → /);
+  expect(dialog.getByText('Up and down five').closest('li')).toHaveTextContent(/placed anew: .* → /);
   await page.user.click(dialog.getByRole('button', { name: 'Make the copy' }));
   await waitFor(() => {
     expect(page.sent.find(({ what }) => what === 'POST /api/routines')?.body).toMatchObject({

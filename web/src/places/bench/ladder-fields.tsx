@@ -1,5 +1,5 @@
 import { Button, Select } from '@mantine/core';
-import type { Exercise, StepSettings, Travel } from '@soft-lark/core';
+import { TRAVELS, type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { writeNote } from '../../text/note-names.ts';
@@ -10,7 +10,6 @@ import classes from './bench.module.css';
 /** Sets one thing of a step; nothing puts it back to what is usual. */
 export type SetSetting = <K extends keyof StepSettings>(name: K, value: StepSettings[K] | undefined) => void;
 
-const TRAVELS: readonly Travel[] = ['rise-return', 'rise', 'fall', 'fall-return', 'rise-fall', 'stay'];
 const STEPS = ['1', '2', '3', '4'] as const;
 
 interface LadderFieldsProps {

@@ -1,10 +1,6 @@
 import { startCheck, type CheckState } from '@soft-lark/core';
 import { dropFromDevice, isRecord, keepOnDevice, readParsed } from '../../device/device-store.ts';
 
-/** How notes come in; all four lead to the same result. */
-export const WAYS = ['microphone', 'keys', 'midi', 'simulated'] as const;
-export type Way = (typeof WAYS)[number];
-
 const keyOf = (studentId: string): string => `soft-lark.check.${studentId}`;
 
 function readCheck(value: unknown): CheckState | null {

@@ -1,5 +1,14 @@
 import { Button, SegmentedControl, Select, Switch, Title } from '@mantine/core';
-import { conductCheck, isYoungVoice, SINGERS, startCheck, type CheckAction, type SingerName } from '@soft-lark/core';
+import {
+  CHECK_WAYS,
+  conductCheck,
+  isYoungVoice,
+  SINGERS,
+  startCheck,
+  type CheckAction,
+  type CheckWay,
+  type SingerName,
+} from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useReducer, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -13,7 +22,7 @@ import { Failure } from '../../ui/failure.tsx';
 import { NoteKeys } from '../../ui/note-keys.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { CheckActs } from './check-acts.tsx';
-import { dropCheck, keepCheck, keptCheck, WAYS, type Way } from './check-draft.ts';
+import { dropCheck, keepCheck, keptCheck } from './check-draft.ts';
 import { CheckReview } from './check-review.tsx';
 import { SpeakingNote } from './speaking-note.tsx';
 import { SungNotes } from './sung-notes.tsx';
@@ -60,7 +69,7 @@ function Check({ student }: { readonly student: Student }): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const [state, act] = useReducer(reduce, student.id, keptCheck);
-  const [way, setWay] = useState<Way>('keys');
+  const [way, setWay] = useState<CheckWay>('keys');
   const [singer, setSinger] = useState<SingerName>('steady');
   const [keyboards, plugIn] = useKeyboards();
   const [isKept, setKept] = useState(false);
@@ -99,11 +108,11 @@ function Check({ student }: { readonly student: Student }): ReactElement {
           <div className={classes['way']}>
             <SegmentedControl
               aria-label={t('check.way')}
-              data={WAYS.map((value) => ({ value, label: t(`check.ways.${value}`) }))}
+              data={CHECK_WAYS.map((value) => ({ value, label: t(`check.ways.${value}`) }))}
               value={way}
               onChange={(value) => {
                 void wakePiano();
-                setWay(WAYS.find((known) => known === value) ?? 'keys');
+                setWay(CHECK_WAYS.find((known) => known === value) ?? 'keys');
               }}
             />
             {way === 'microphone' && (

@@ -1,5 +1,5 @@
 import { Button, Fieldset, Group, SimpleGrid, Stack, Text } from '@mantine/core';
-import { findingsOf, typesNear, type CheckState, type PitchRange } from '@soft-lark/core';
+import { findingsOf, typesNear, type CheckState, type CheckWay, type PitchRange } from '@soft-lark/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -9,14 +9,13 @@ import { studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { NoteField, type NoteValue } from '../../ui/note-field.tsx';
 import { NotePairs } from './note-pairs.tsx';
-import type { Way } from './check-draft.ts';
 
 type Ends = Readonly<Record<'speakingNote' | 'low' | 'high' | 'reachLow' | 'reachHigh', NoteValue>>;
 
 interface CheckReviewProps {
   readonly student: Student;
   readonly state: CheckState;
-  readonly way: Way;
+  readonly way: CheckWay;
   readonly onWritten: () => void;
   readonly onAgain: () => void;
 }

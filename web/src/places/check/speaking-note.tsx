@@ -1,13 +1,13 @@
+import type { CheckWay } from '@soft-lark/core';
 import { Button, Group } from '@mantine/core';
 
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { Way } from './check-draft.ts';
 import { writeNote } from '../../text/note-names.ts';
 import classes from './check.module.css';
 
 interface SpeakingNoteProps {
-  readonly way: Way;
+  readonly way: CheckWay;
   /** The note that talk proposes. */
   readonly talk: number | null;
   readonly usual: number;

@@ -1,4 +1,4 @@
-import type { CheckAction, CheckState, Hearing, PitchFrame, SingerName, SungNote } from '@soft-lark/core';
+import type { CheckAction, CheckState, CheckWay, Hearing, PitchFrame, SingerName, SungNote } from '@soft-lark/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
 import { startMicrophone } from '../../listening/microphone.ts';
@@ -6,7 +6,6 @@ import { MidiError, startMidiKeys, type MidiProblem } from '../../listening/midi
 import { DeviceError, type DeviceProblem } from '../../listening/open-stream.ts';
 import { startRecorder } from '../../listening/recordings.ts';
 import { startSimulated, type SimulatedSinger } from '../../listening/simulated.ts';
-import type { Way } from './check-draft.ts';
 import { judge, speakingNoteOf } from './ear.ts';
 
 /** What stands in the way of hearing, in a word the catalogue knows. */
@@ -30,7 +29,7 @@ interface Found {
 }
 
 interface HearingInput {
-  readonly way: Way | null;
+  readonly way: CheckWay | null;
   readonly singer: SingerName;
   /** Counts the keyboards that were plugged in by hand: another one is listened to afresh. */
   readonly keyboards: number;

@@ -1,5 +1,13 @@
 import { Button, Chip, Group } from '@mantine/core';
-import { openQuestions, type Condition, type GateAnswers, type VoiceFile } from '@soft-lark/core';
+import {
+  openQuestions,
+  RECOVERY_DAYS,
+  type Condition,
+  type GateAnswers,
+  type RecoveryDays,
+  type RuleTable,
+  type VoiceFile,
+} from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { GateQuestion } from './gate-question.tsx';
@@ -10,19 +18,15 @@ export type Answers = Partial<GateAnswers>;
 
 interface GateQuestionsProps {
   readonly voice: VoiceFile;
+  /** Hours before a performance that change the day, by the rules of this student. */
+  readonly performance: RuleTable['performance'];
   readonly chosen: readonly Condition[];
   readonly answers: Answers;
   readonly onAnswer: (answers: Answers) => void;
 }
 
-const RECOVERIES = ['not-ill', 'first-three', 'to-six', 'later'] as const;
-const PERFORMANCES = [
-  ['within24', 24],
-  ['within72', 72],
-] as const;
-
 /** Three questions for a usual day; more only where an answer asks for it. */
-export function GateQuestions({ voice, chosen, answers, onAnswer }: GateQuestionsProps): ReactElement {
+export function GateQuestions({ voice, performance, chosen, answers, onAnswer }: GateQuestionsProps): ReactElement {
   const { t } = useTranslation();
   const [isAlarmed, setAlarmed] = useState(false);
   const open = openQuestions(answers, chosen);
@@ -64,10 +68,10 @@ export function GateQuestions({ voice, chosen, answers, onAnswer }: GateQuestion
       {asksRecovery && (
         <GateQuestion
           question={t('gate.recovery')}
-          choices={RECOVERIES.map((value) => ({ value, label: t(`gate.recoveries.${value}`) }))}
+          choices={RECOVERY_DAYS.map((value) => ({ value, label: t(`gate.recoveries.${value}`) }))}
           value={answers.recovery ?? null}
           onChange={(recovery) => {
-            onAnswer({ ...answers, recovery: recovery as (typeof RECOVERIES)[number] });
+            onAnswer({ ...answers, recovery: recovery as RecoveryDays });
           }}
         />
       )}
@@ -90,16 +94,16 @@ export function GateQuestions({ voice, chosen, answers, onAnswer }: GateQuestion
         >
           {t('gate.heavyUse')}
         </Chip>
-        {PERFORMANCES.map(([name, hours]) => (
+        {[performance.closeHours, performance.nothingNewHours].map((hours) => (
           <Chip
-            key={name}
+            key={hours}
             checked={hoursToPerformance === hours}
             onChange={(checked) => {
               const { hoursToPerformance: before, ...rest } = answers;
               onAnswer(checked && before !== hours ? { ...rest, hoursToPerformance: hours } : rest);
             }}
           >
-            {t(`gate.${name}`)}
+            {hours % 24 === 0 ? t('gate.withinDays', { count: hours / 24 }) : t('gate.withinHours', { count: hours })}
           </Chip>
         ))}
         {!asksSigns && (

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
 import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
-import { ROUTINE, RUN, STUDENT, student, studentToday, voice } from '../../testing/samples.ts';
+import { ROUTINE, RUN, session, STUDENT, student, studentToday, voice } from '../../testing/samples.ts';
 
 type Today = Partial<Schemas['StudentTodayDto']>;
 const LOCKS = `POST /api/students/${STUDENT}/locks`;
@@ -147,4 +147,14 @@ test('answers go with the arrow keys', async () => {
     ?.focus();
   await user.keyboard('{ArrowRight}{ArrowRight} ');
   expect(screen.getByRole('radio', { name: 'tired' })).toBeChecked();
+});
+
+test('what is near to a performance is what this studio says', async () => {
+  const { user } = await openGate({}, { 'GET /api/session': session({ rules: { 'performance.closeHours': 36 } }) });
+  expect(screen.getByText('performs within 36 hours')).toBeVisible();
+  const near = screen.getByLabelText('performs within 3 days');
+  await user.click(near);
+  expect(near).toBeChecked();
+  await user.click(screen.getByLabelText('performs within 36 hours'));
+  expect(near).not.toBeChecked();
 });

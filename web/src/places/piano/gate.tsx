@@ -6,6 +6,7 @@ import {
   minutesToday,
   shortenedForToday,
   startRun,
+  USUAL_RULES,
   type Exercise,
   type GateOutcome,
 } from '@soft-lark/core';
@@ -182,7 +183,13 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
               {t(isSpared ? 'gate.painToday' : 'gate.painLast', { day: dayText(painOn) })}
             </p>
           )}
-          <GateQuestions voice={student.voice} chosen={conditions} answers={answers} onAnswer={answer} />
+          <GateQuestions
+            voice={student.voice}
+            performance={(context.rules ?? USUAL_RULES).performance}
+            chosen={conditions}
+            answers={answers}
+            onAnswer={answer}
+          />
           <div className={classes['outcome']} aria-live="polite">
             {outcome?.open && (
               <Outcome outcome={outcome} isEmpty={plan.steps.length === 0} cutTo={isCut ? laid.seconds : null} />

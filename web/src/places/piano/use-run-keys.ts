@@ -1,5 +1,5 @@
 import { useHotkeys } from '@mantine/hooks';
-import { currentKey, type Help, type Mark, type RunState } from '@soft-lark/core';
+import { currentKey, HELPS, type Help, type Mark, type RunState } from '@soft-lark/core';
 import type { Running } from './use-run.ts';
 
 type MarkKeys = readonly (readonly [Mark, string])[];
@@ -28,7 +28,6 @@ export const FEW_MORE_KEYS = ['7', '8', '9'] as const;
 export const OVER_LIMIT = 5;
 
 /** The choices of who sounds, from most help to least and round again. */
-const HELPS: readonly Help[] = ['shown', 'together', 'cue-only', 'alone'];
 
 export function nextHelp(help: Help): Help {
   return HELPS[(HELPS.indexOf(help) + 1) % HELPS.length] ?? 'together';

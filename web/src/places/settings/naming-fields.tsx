@@ -1,5 +1,5 @@
 import { Group, Select } from '@mantine/core';
-import { nameNote, NOTE_SCHEMES } from '@soft-lark/core';
+import { KEY_SPELLINGS, nameNote, NOTE_SCHEMES } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Studio } from '../../api/studio.queries.ts';
@@ -7,7 +7,6 @@ import classes from './settings.module.css';
 
 type Naming = Studio['noteNaming'];
 
-const SPELLINGS = ['usual', 'sharps', 'flats'] as const;
 /** A few notes on both sides of middle C. */
 const SHOWN = [46, 58, 59, 60, 66, 84];
 
@@ -37,10 +36,10 @@ export function NamingFields({ naming, onChange }: NamingFieldsProps): ReactElem
           w={280}
           allowDeselect={false}
           label={t('settings.spelling')}
-          data={SPELLINGS.map((value) => ({ value, label: t(`settings.spellings.${value}`) }))}
+          data={KEY_SPELLINGS.map((value) => ({ value, label: t(`settings.spellings.${value}`) }))}
           value={naming.spelling}
           onChange={(value) => {
-            const spelling = SPELLINGS.find((known) => known === value);
+            const spelling = KEY_SPELLINGS.find((known) => known === value);
             if (spelling) onChange({ ...naming, spelling });
           }}
         />

@@ -1,10 +1,10 @@
 import { Button, Group, NumberInput, Popover, Select, Stack } from '@mantine/core';
 import { IconAdjustmentsHorizontal } from '@tabler/icons-react';
-import { NOISES, STYLES, VOICE_TYPES } from '@soft-lark/core';
+import { LEVELS, NOISES, STYLES, VOICE_TYPES } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Collection } from '../../api/shelf.queries.ts';
-import { LEVELS, type ShelfFilters } from './shelf-filters.ts';
+import type { ShelfFilters } from './shelf-filters.ts';
 
 interface FilterBarProps {
   readonly filters: ShelfFilters;

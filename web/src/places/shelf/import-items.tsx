@@ -1,5 +1,5 @@
 import { Button, Group, ScrollArea, Table } from '@mantine/core';
-import { planImport, type ExerciseCollection, type ReadExercise, type Verdict } from '@soft-lark/core';
+import { planImport, VERDICTS, type ExerciseCollection, type ReadExercise, type Verdict } from '@soft-lark/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -8,7 +8,6 @@ import { exerciseOf, refreshShelf, takeImport, type Shelf } from '../../api/shel
 import { FormProblem } from '../../ui/form-problem.tsx';
 import classes from './sheet.module.css';
 
-const VERDICTS: readonly Verdict[] = ['new', 'changed', 'same', 'refused'];
 /** Rows of the preview at once; the counts tell the rest. */
 const MOST_ROWS = 200;
 

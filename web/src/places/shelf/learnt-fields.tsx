@@ -1,12 +1,10 @@
 import { Button, Select, TextInput } from '@mantine/core';
-import { LEARNING_RULES, type Exercise } from '@soft-lark/core';
+import { LEARNING_RULES, SENSES, type Exercise } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { replaced, without } from './lists.ts';
 import { RemoveButton } from '../../ui/remove-button.tsx';
 import classes from './sheet.module.css';
-
-const SENSES = ['hand', 'ear', 'eye'] as const;
 
 interface LearntFieldsProps {
   readonly exercise: Pick<Exercise, 'learnt' | 'senseCheck'>;

@@ -8,13 +8,10 @@ import {
   Textarea,
   TextInput,
 } from '@mantine/core';
-import { NOISES, STAGES, STYLES, VOICE_TYPES, type Exercise } from '@soft-lark/core';
+import { LEVELS, NOISES, REGISTERS, STAGES, STYLES, VOICE_TYPES, type Exercise } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { LEVELS } from './shelf-filters.ts';
 import classes from './sheet.module.css';
-
-const REGISTERS = ['light', 'mixed', 'heavy', 'any'] as const;
 
 interface PlaceFieldsProps {
   readonly exercise: Exercise;

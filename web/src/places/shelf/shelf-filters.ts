@@ -2,6 +2,7 @@ import {
   isForVoice,
   isNoLouder,
   isPossibleWith,
+  LEVELS,
   NOISES,
   spanOf,
   STAGES,
@@ -14,7 +15,6 @@ import {
   type VoiceType,
 } from '@soft-lark/core';
 
-export const LEVELS = ['first', 'steady', 'advanced'] as const;
 const NUMBERS = ['load', 'span', 'seconds'] as const;
 
 /** What the shelf is narrowed down to; everything left out is any. It lives in the address. */

@@ -85,3 +85,12 @@ test('exercises of a collection are found by it', async () => {
   expect(await heading(2)).toBeVisible();
   expect(screen.getByRole('button', { name: 'Remove the collection' })).toBeVisible();
 });
+
+test('what this version cannot read is said by name, and everything else is there', async () => {
+  openPage('/shelf', {
+    'GET /api/exercises/unreadable': [{ id: RUN, name: 'From tomorrow', reason: 'work.kind: is not known' }],
+  });
+  expect(await heading(all)).toBeVisible();
+  expect(await screen.findByText(/One entry cannot be read by this version/)).toBeVisible();
+  expect(screen.getByText('From tomorrow').closest('li')).toHaveTextContent('is not known');
+});

@@ -3,9 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
-import { collectionsQuery, shelfQuery } from '../../api/shelf.queries.ts';
+import { collectionsQuery, shelfQuery, unreadableExercisesQuery } from '../../api/shelf.queries.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
+import { UnreadableRows } from '../../ui/unreadable-rows.tsx';
 import { ChosenBar } from './chosen-bar.tsx';
 import { FilterBar } from './filter-bar.tsx';
 import { addressOf, filtersOf, type ShelfFilters } from './shelf-filters.ts';
@@ -21,6 +22,7 @@ export function ShelfPlace(): ReactElement {
   const { t } = useTranslation();
   const shelf = useQuery(shelfQuery);
   const collections = useQuery(collectionsQuery).data ?? [];
+  const unreadable = useQuery(unreadableExercisesQuery).data ?? [];
   const [address, setAddress] = useSearchParams();
   const filters = useMemo(() => filtersOf(address), [address]);
   const placing = usePlaced(shelf.data);
@@ -76,6 +78,7 @@ export function ShelfPlace(): ReactElement {
           show(stage === null || stage === before ? rest : { ...rest, stage });
         }}
       />
+      <UnreadableRows rows={unreadable} />
       {found.length === 0 && <p>{t('shelf.nothing')}</p>}
       <ShelfList
         exercises={found}

@@ -3,8 +3,9 @@ import { barCount } from '@soft-lark/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { removeSong, songsQuery } from '../../api/songs.queries.ts';
+import { removeSong, songsQuery, unreadableSongsQuery } from '../../api/songs.queries.ts';
 import { ConfirmDelete } from '../../ui/confirm-delete.tsx';
+import { UnreadableRows } from '../../ui/unreadable-rows.tsx';
 import { writeNote } from '../../text/note-names.ts';
 import classes from './sheet.module.css';
 
@@ -13,10 +14,12 @@ export function SongsKept(): ReactElement | null {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const songs = useQuery(songsQuery).data ?? [];
-  if (songs.length === 0) return null;
+  const unreadable = useQuery(unreadableSongsQuery).data ?? [];
+  if (songs.length + unreadable.length === 0) return null;
   return (
     <section className={classes['preview']} aria-label={t('shelf.importing.songs')}>
       <h2>{t('shelf.importing.songs')}</h2>
+      <UnreadableRows rows={unreadable} />
       <ul className={classes['songs']}>
         {songs.map(({ id, song }) => {
           const notes = song.events.flatMap(({ midi }) => midi ?? []);

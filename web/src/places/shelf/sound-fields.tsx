@@ -1,14 +1,10 @@
 import { NumberInput, Select, TextInput } from '@mantine/core';
-import { MODES, type Mode, type PatternWork, type Travel } from '@soft-lark/core';
+import { MODES, PLACEMENT_RULES, TRAVELS, ZONES, type Mode, type PatternWork } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { MarkFields } from './mark-fields.tsx';
 import { PlacementPicture } from './placement-picture.tsx';
 import classes from './sheet.module.css';
-
-const TRAVELS: readonly Travel[] = ['rise', 'fall', 'rise-return', 'fall-return', 'rise-fall', 'stay'];
-const ZONES = ['low', 'bridge', 'above'] as const;
-const RULES = ['low-anchor', 'high-anchor', 'bridge-anchor', 'speaking-pitch'] as const;
 
 interface SoundFieldsProps {
   readonly work: PatternWork;
@@ -56,10 +52,10 @@ export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
       <Select
         allowDeselect={false}
         label={t('shelf.sheet.placement')}
-        data={RULES.map((value) => ({ value, label: t(`shelf.rules.${value}`) }))}
+        data={PLACEMENT_RULES.map((value) => ({ value, label: t(`shelf.rules.${value}`) }))}
         value={placement.rule}
         onChange={(value) => {
-          const rule = RULES.find((known) => known === value);
+          const rule = PLACEMENT_RULES.find((known) => known === value);
           if (rule === 'speaking-pitch') change({ placement: { rule } });
           else if (rule) change({ placement: { rule, semitones: rule === 'low-anchor' ? 3 : 2 } });
         }}

@@ -1,5 +1,5 @@
 import { Button, MultiSelect, Select, TagsInput, TextInput } from '@mantine/core';
-import { APPROACH_CHOICES, PULLS, type Cue, type Exercise } from '@soft-lark/core';
+import { APPROACH_CHOICES, CUE_PLACES, PULLS, type Cue, type Exercise } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { LearntFields } from './learnt-fields.tsx';
@@ -7,8 +7,6 @@ import { replaced, without } from './lists.ts';
 import { WatchFields } from './watch-fields.tsx';
 import { RemoveButton } from '../../ui/remove-button.tsx';
 import classes from './sheet.module.css';
-
-const HEIGHTS = ['always', 'low', 'bridge', 'above', 'top', 'last'] as const;
 
 interface WordFieldsProps {
   readonly exercise: Exercise;
@@ -44,10 +42,10 @@ export function WordFields({ exercise, change }: WordFieldsProps): ReactElement 
           <Select
             allowDeselect={false}
             aria-label={t('shelf.sheet.cueAt', { number: index + 1 })}
-            data={HEIGHTS.map((value) => ({ value, label: t(`shelf.cueAt.${value}`) }))}
+            data={CUE_PLACES.map((value) => ({ value, label: t(`shelf.cueAt.${value}`) }))}
             value={cue.at}
             onChange={(value) => {
-              const at = HEIGHTS.find((known) => known === value);
+              const at = CUE_PLACES.find((known) => known === value);
               if (at) setCue(index, { ...cue, at });
             }}
           />

@@ -1,3 +1,4 @@
+import { ZONE_KINDS } from '@soft-lark/core';
 import { Button, Fieldset, Group, NumberInput, Select, Stack } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
 import type { ReactElement } from 'react';
@@ -5,8 +6,6 @@ import { useTranslation } from 'react-i18next';
 import { NoteField } from '../../ui/note-field.tsx';
 import { RemoveButton } from '../../ui/remove-button.tsx';
 import type { VoiceValues } from './voice-form.values.ts';
-
-const KINDS = ['never-sounded', 'not-held', 'not-loud', 'not-heavy'] as const;
 
 interface PairRowsProps {
   readonly form: UseFormReturnType<VoiceValues>;
@@ -28,7 +27,7 @@ export function PairRows({ form, list, legend, addLabel }: PairRowsProps): React
             {list === 'avoid' && (
               <Select
                 label={t('students.kind')}
-                data={KINDS.map((kind) => ({ value: kind, label: t(`students.zoneKinds.${kind}`) }))}
+                data={ZONE_KINDS.map((kind) => ({ value: kind, label: t(`students.zoneKinds.${kind}`) }))}
                 {...form.getInputProps(`${list}.${String(index)}.kind`)}
               />
             )}
