@@ -3,6 +3,7 @@ import { Note } from 'tonal';
 import { FormatError } from '../errors.ts';
 import type { Mode } from '../pattern/index.ts';
 import { checkText } from './check-text.ts';
+import { withPlainTuplets } from './abc-tuplets.ts';
 import type { Melody } from '../song/index.ts';
 import { closeTies, type RawNote } from './raw-notes.ts';
 
@@ -65,9 +66,13 @@ function checkLength(tune: string): void {
   );
 }
 
+function isField(line: string): boolean {
+  return /^[A-Za-z]:/.test(line);
+}
+
 /** A line of music without its grace notes, which would be played out of the time of their neighbours. */
 function withoutGraces(line: string): string {
-  if (/^[A-Za-z]:/.test(line)) return line;
+  if (isField(line)) return line;
   let kept = '';
   let isGrace = false;
   for (const sign of line) {
@@ -118,7 +123,11 @@ export function readAbc(text: string): Melody {
   const written = firstTune(text);
   checkLength(written);
   const plainNotes = written.split('\n').map(withoutGraces).join('\n');
-  const [tune] = abcjs.parseOnly(plainNotes) as unknown as readonly Tune[];
+  const readable = plainNotes
+    .split('\n')
+    .map((line) => (isField(line) ? line : withPlainTuplets(line)))
+    .join('\n');
+  const [tune] = abcjs.parseOnly(readable) as unknown as readonly Tune[];
   const tunes = text.match(/^X:/gm)?.length ?? 1;
   if (!tune) throw new FormatError('NO_NOTES', 'There is no tune in the file.', 'Choose another file.');
   const staves = tune.lines.flatMap(({ staff }) => staff ?? []);

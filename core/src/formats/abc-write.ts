@@ -39,16 +39,16 @@ function noteText({ midi, beats, slide }: Sung, tuplet: Tuplet): string {
   return `${slide === 'start' ? '!slide!' : ''}${pitch}${lengthText(written)}`;
 }
 
-/** How many notes from here on fill one tuplet together; 0 where they do not. */
+/** How many equal notes from here on stand under one tuplet sign, no more than fill it; 0 where none does. */
 function tupletRun(line: readonly Sung[], from: number): number {
   const tuplet = tupletFor(line[from]?.beats ?? 1);
   if (!tuplet) return 0;
   const run = line.slice(from, from + tuplet.actual);
-  const isFull = run.length === tuplet.actual && run.every(({ beats }) => beats === line[from]?.beats);
-  return isFull ? tuplet.actual : 0;
+  const end = run.findIndex(({ beats }) => beats !== line[from]?.beats);
+  return end < 0 ? run.length : end;
 }
 
-/** The notes of a line. Only whole tuplets of equal notes stand under a sign: readers differ on any other. */
+/** The notes of a line. An unfinished tuplet has its sign as well: readers take no plain length of a third. */
 function musicOf(line: readonly Sung[]): string {
   const words: string[] = [];
   for (let index = 0; index < line.length;) {

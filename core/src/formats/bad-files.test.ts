@@ -3,6 +3,7 @@ import { writeMidi, type MidiEvent } from 'midi-file';
 import { shippedExercises } from '../shelf/index.ts';
 import { thrownBy } from '../testing/thrown.ts';
 import {
+  checkKind,
   exerciseFileOf,
   LARGEST_FILE,
   melodyOf,
@@ -156,4 +157,20 @@ describe('a file of exercises', () => {
     expect(plan[5]?.reason).toContain('“load”');
     expect(plan[6]).toMatchObject({ name: three.name });
   });
+});
+
+test.each<[string, readonly number[], string | null]>([
+  ['a picture', [0x89, 0x50, 0x4e, 0x47, 0x0d], 'a picture (PNG)'],
+  ['a photograph', [0xff, 0xd8, 0xff, 0xe0], 'a picture (JPEG)'],
+  ['a recording', [0x52, 0x49, 0x46, 0x46, 0x24], 'a sound recording (WAV)'],
+  ['a printed page', [0x25, 0x50, 0x44, 0x46, 0x2d], 'a page to print (PDF)'],
+  ['a MIDI file', [0x4d, 0x54, 0x68, 0x64], null],
+  ['a file of one byte', [0x89], null],
+  ['nothing', [], null],
+])('%s is named as what it is', (_, bytes, kind) => {
+  const check = (): void => {
+    checkKind(Uint8Array.from(bytes));
+  };
+  if (kind === null) expect(check).not.toThrow();
+  else expect(check).toThrow(`This file is ${kind}; no notes are written in it.`);
 });

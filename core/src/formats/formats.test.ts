@@ -83,6 +83,9 @@ describe.each(Object.entries(WAYS))('through %s and back', (name, way) => {
     '(1 2 1 7,)x3:1/4 1:2',
     '(8 7 6 7 6 5 6 5 4 5 4 3 4 3 2):1/3 1:3',
     '1 r 3 r:1/2 5:3/2 r 3:3 1:16',
+    '(1:5 r)x3 1:1',
+    '(1 2 3 2)x4:1/3',
+    '1:1/3 2:2/3 3 1:1/3 2:1/3 1',
     '1:1/5 2:2/5 3:2/5 1:7/4',
     '1:1/60 1:1/60 1:1/60 3:1/60 1',
     '1 5 8 12 15 12 8 5 1:2',
@@ -108,7 +111,7 @@ describe.each(Object.entries(WAYS))('through %s and back', (name, way) => {
         if (!isFine || silence(written) === '') return;
         expect(back(pattern, way)).toBe(written);
       }),
-      { numRuns: 120 },
+      { numRuns: 500 },
     );
   });
 
@@ -119,4 +122,15 @@ describe.each(Object.entries(WAYS))('through %s and back', (name, way) => {
     expect(patternOfMelody(melody, 54, 'minor').syllables).toBe('lan- tern _ by boat');
     if (name !== 'MIDI') expect([melody.tonicClass, melody.mode]).toEqual([6, 'minor']);
   });
+});
+
+test.each([
+  ['whole triplets', '1:1/3 2:1/3 3:1/3 1', '(3:2:3=C/2 =D/2 =E/2 =C'],
+  ['a triplet that is not finished', '1:1/3 2:1/3 1', '(3:2:2=C/2 =D/2 =C'],
+  ['one third alone', '1:1/3 1', '(3:2:1=C/2 =C'],
+  ['thirds of different lengths', '1:1/3 2:2/3 1', '(3:2:1=C/2 (3:2:1=D =C'],
+  ['no more than fill it', '(1)x4:1/3', '(3:2:3=C/2 =C/2 =C/2 (3:2:1=C/2'],
+  ['lengths there is no tuplet for', '1:1/11 1', '=C/11 =C'],
+])('ABC writes %s so that every reader takes it', (_, text, music) => {
+  expect(abcOf(melodyOf(parsePattern(text), 60, 'A tune', 96))).toContain(`\n${music} |]`);
 });

@@ -24,3 +24,4 @@ export { noteValues, type NoteValue } from './note-values.ts';
 export { musicXmlOf } from './musicxml-write.ts';
 export { melodyOfPlayed, type PlayedNote } from './played.ts';
 export { readMusicXml } from './musicxml-read.ts';
+export { checkKind } from './other-kinds.ts';

@@ -134,9 +134,9 @@ function soundingShare(voice: readonly Played[]): number {
   return detached.length >= FEWEST_DETACHED && detached.length * 2 >= shares.length && isAlike ? share : 1;
 }
 
-/** A voice that was played detached, its notes as long as they were written. */
-function asWritten(voice: readonly Played[]): readonly Played[] {
-  const share = soundingShare(voice);
+/** A voice that was played detached, its notes as long as they were written. What was written here was never played. */
+function asWritten(voice: readonly Played[], ticksPerBeat: number): readonly Played[] {
+  const share = ticksPerBeat === TICKS ? 1 : soundingShare(voice);
   return voice.map(({ midi, from, until }) => ({ midi, from, until: from + (until - from) / share }));
 }
 
@@ -241,7 +241,7 @@ export function readMidiFile(bytes: Uint8Array): Melody {
   const key = metasOf(data, 'keySignature')[0]?.[1];
   return {
     title: (title && fromBytes(title.text).trim()) || 'From a MIDI file',
-    events: closeTies(notesOf(asWritten(voice), ticksPerBeat, words)),
+    events: closeTies(notesOf(asWritten(voice, ticksPerBeat), ticksPerBeat, words)),
     ...(bar && { beatsPerBar: (bar.numerator * 4) / bar.denominator }),
     ...(perBeat && { tempo: Math.round((MICROSECONDS_A_MINUTE / perBeat) * 100) / 100 }),
     ...(key && keyOf(key)),

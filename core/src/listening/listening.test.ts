@@ -204,6 +204,22 @@ describe('a check by hand', () => {
   });
 });
 
+test.each([8_000, 22_050, 44_100, 48_000, 96_000, 192_000])(
+  'from the lowest bass to a high soprano every note is heard at %i samples a second',
+  (rate) => {
+    for (const hz of [65.41, 82.41, 220, 440, 1046.5]) {
+      const samples = Float32Array.from({ length: rate / 4 }, (_, index) => {
+        const phase = (2 * Math.PI * hz * index) / rate;
+        return 0.3 * Math.sin(phase) + 0.1 * Math.sin(2 * phase);
+      });
+      const frames = frameMaker(rate).add(samples);
+      expect(frames.length).toBeGreaterThan(8);
+      const cents = medianOf(frames.map((frame) => 1200 * Math.log2(frame.hz / hz)));
+      expect([rate, hz, Math.abs(cents) < 15]).toEqual([rate, hz, true]);
+    }
+  },
+);
+
 describe('pitch of sound', () => {
   const RATE = 44_100;
 

@@ -1,13 +1,19 @@
 import { PitchDetector } from 'pitchy';
 import type { PitchFrame } from './listening.types.ts';
 
-/** Samples looked at for one frame, and between two frames: three periods of the lowest bass fit at 44.1 kHz. */
-const FRAME_SAMPLES = 2048;
+/** Looked at for one frame: three periods of the lowest bass. */
+const FRAME_SECONDS = 2048 / 44_100;
+/** Between two frames. */
 export const HOP_SECONDS = 0.016;
 
 /** Turns samples into frames, block by block; samples that do not fill a frame wait for the next block. */
 export interface FrameMaker {
   readonly add: (samples: Float32Array) => readonly PitchFrame[];
+}
+
+/** Samples of one frame: as many more as there are more a second, a power of two for the transform. */
+function frameSamples(sampleRate: number): number {
+  return 2 ** Math.round(Math.log2(FRAME_SECONDS * sampleRate));
 }
 
 function levelOf(window: Float32Array): number {
@@ -20,7 +26,8 @@ function levelOf(window: Float32Array): number {
  * @param sampleRate samples a second, 8,000–192,000
  */
 export function frameMaker(sampleRate: number): FrameMaker {
-  const detector = PitchDetector.forFloat32Array(FRAME_SAMPLES);
+  const length = frameSamples(sampleRate);
+  const detector = PitchDetector.forFloat32Array(length);
   const hop = Math.round(HOP_SECONDS * sampleRate);
   let kept = new Float32Array(0);
   let at = 0;
@@ -31,10 +38,10 @@ export function frameMaker(sampleRate: number): FrameMaker {
       all.set(samples, kept.length);
       const frames: PitchFrame[] = [];
       let from = 0;
-      for (; from + FRAME_SAMPLES <= all.length; from += hop) {
-        const window = all.subarray(from, from + FRAME_SAMPLES);
+      for (; from + length <= all.length; from += hop) {
+        const window = all.subarray(from, from + length);
         const [hz, clarity] = detector.findPitch(window, sampleRate);
-        frames.push({ t: (at + from + FRAME_SAMPLES / 2) / sampleRate, hz, clarity, level: levelOf(window) });
+        frames.push({ t: (at + from + length / 2) / sampleRate, hz, clarity, level: levelOf(window) });
       }
       at += from;
       kept = all.slice(from);

@@ -1,5 +1,6 @@
 import {
   abcOf,
+  checkKind,
   isZip,
   midiFileOf,
   musicXmlOf,
@@ -28,6 +29,7 @@ export type OpenedFile =
 const TOLD_EVERY = 50;
 
 function openAny(bytes: Uint8Array, onProgress: (share: number) => void): OpenedFile {
+  checkKind(bytes);
   if (isZip(bytes)) return { kind: 'melody', melody: readMusicXml(unpackMusicXml(bytes)) };
   if (bytes[0] === 0x4d && bytes[1] === 0x54) return { kind: 'melody', melody: readMidiFile(bytes) };
   const text = new TextDecoder().decode(bytes);

@@ -45,6 +45,15 @@ test.each([
   expect(sent).toEqual([]);
 });
 
+test('a picture is refused as a picture', async () => {
+  const page = openPage('/shelf/import');
+  await screen.findByRole('heading', { name: 'Import' });
+  const input = document.querySelector('input[type=file]') as HTMLInputElement;
+  input.removeAttribute('accept');
+  await page.user.upload(input, new File([Uint8Array.from([0x89, 0x50, 0x4e, 0x47])], 'scan.json'));
+  expect(await screen.findByText(/This file is a picture \(PNG\)/)).toBeVisible();
+});
+
 test('a tune becomes an exercise: named, its degree one chosen, and kept', async () => {
   const page = await give('lantern.abc', TUNE, { 'PUT /api/exercises/*': (body: unknown) => body });
   expect(await screen.findByDisplayValue('Lantern')).toBeVisible();
