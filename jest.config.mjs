@@ -39,6 +39,7 @@ const room = (name) => ({
   testEnvironmentOptions: { customExportConditions: ['soft-lark-source', 'node', 'node-addons'] },
   transform: { '^.+\\.(m?[jt]sx?)$': swc },
   transformIgnorePatterns: [`/node_modules/(?!(${onlyModules.join('|')}))`],
+  setupFiles: ['<rootDir>/../scripts/testing/fixed-seed.cjs'],
   moduleNameMapper: { '\\.module\\.css$': '<rootDir>/../scripts/testing/empty-styles.cjs' },
 });
 
