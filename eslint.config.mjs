@@ -38,6 +38,25 @@ export default tseslint.config(
     },
   },
   {
+    // Rows of a studio are asked for through StudioScope, which adds the studio to every query.
+    files: ['server/src/**/*.ts'],
+    ignores: ['server/src/{database,studios,health,demo,testing}/**', '**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { paths: [{ name: '@nestjs/typeorm', importNames: ['InjectRepository', 'InjectDataSource'] }] },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "CallExpression[callee.object.name='manager'][callee.property.name=/^(query|find|findOne|save|insert|update|delete|getRepository|createQueryBuilder)$/]",
+          message: 'Ask through StudioScope.',
+        },
+      ],
+    },
+  },
+  {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
     rules: hooks.configs.recommended.rules,

@@ -153,11 +153,13 @@ export class ExercisesService {
 
   /** Ids of every exercise a routine of the studio has, within a transaction. */
   async inUse(studioId: string, manager: EntityManager): Promise<ReadonlySet<string>> {
-    const rows = await manager.query<{ id: string }[]>(
+    const rows = (await this.scope.query(
+      studioId,
       `select distinct step->>'exerciseId' as id
          from routine, jsonb_array_elements(steps->'list') as step where studio_id = $1`,
-      [studioId],
-    );
+      [],
+      manager,
+    )) as { id: string }[];
     return new Set(rows.map(({ id }) => id));
   }
 

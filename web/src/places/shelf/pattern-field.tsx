@@ -48,7 +48,7 @@ export function PatternField({ value, onChange, error }: PatternFieldProps): Rea
           <TextInput
             label={t('shelf.sheet.pattern')}
             classNames={{ input: classes['patternInput'] ?? '' }}
-            aria-invalid={isAtText}
+            error={isAtText}
             aria-describedby="pattern-error"
             spellCheck={false}
             autoComplete="off"

@@ -1,0 +1,200 @@
+import 'reflect-metadata';
+import { Problem } from './problem.ts';
+import {
+  Choice,
+  Choices,
+  Day,
+  Flag,
+  Formed,
+  Id,
+  Ids,
+  Instant,
+  Named,
+  Part,
+  Parts,
+  Pitch,
+  Pitches,
+  Real,
+  Text,
+  Texts,
+  Whole,
+} from './fields.ts';
+import { validationPipe } from './validation.ts';
+
+class Inner {
+  @Whole(1, 9)
+  count!: number;
+}
+
+/** One field of every kind there is; all of them optional but the one that has no such choice. */
+class Sample {
+  @Text({ max: 5, optional: true })
+  line?: string;
+
+  @Text({ max: 20, lines: true, optional: true })
+  lines?: string;
+
+  @Formed(/^\d\d:\d\d$/, 'is a time such as 15:30', { optional: true })
+  time?: string;
+
+  @Whole(1, 9, { optional: true })
+  whole?: number;
+
+  @Real(0.5, 2, { optional: true })
+  real?: number;
+
+  @Pitch({ optional: true })
+  pitch?: number;
+
+  @Pitches(3, { optional: true })
+  pitches?: number[];
+
+  @Choice(['up', 'down'], { optional: true })
+  choice?: string;
+
+  @Choices(['up', 'down'], { optional: true })
+  choices?: string[];
+
+  @Named('number', (name) => name.startsWith('rule.'), 'has a figure there is not', { optional: true })
+  named?: Record<string, number>;
+
+  @Flag({ optional: true })
+  flag?: boolean;
+
+  @Id({ optional: true })
+  id?: string;
+
+  @Day({ optional: true })
+  day?: string;
+
+  @Instant({ optional: true })
+  instant?: string;
+
+  @Part(() => Inner, { optional: true })
+  part?: Inner;
+
+  @Parts(() => Inner, 2, { optional: true })
+  parts?: Inner[];
+}
+
+class Lists {
+  @Texts(2, 4)
+  texts!: string[];
+
+  @Ids(1, 2)
+  ids!: string[];
+}
+
+const ID = '01920000-0000-7000-8000-000000000001';
+const pipe = validationPipe();
+
+/** What is said of a body, field by field; nothing where it is taken. */
+async function saidOf(metatype: new () => object, body: unknown): Promise<readonly string[]> {
+  try {
+    await pipe.transform(body, { type: 'body', metatype });
+    return [];
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    const { errors = [] } = error.extras as { errors?: { field: string; message: string }[] };
+    return errors.map(({ field, message }) => `${field} ${message}`);
+  }
+}
+
+test.each<[string, Sample]>([
+  ['nothing', {}],
+  ['a line', { line: 'a' }],
+  ['a line as long as may be', { line: 'abcde' }],
+  ['several lines', { lines: 'one\ntwo\tthree' }],
+  ['a time', { time: '15:30' }],
+  ['both ends of a whole number', { whole: 1 }],
+  ['the other end', { whole: 9 }],
+  ['both ends of a number', { real: 0.5 }],
+  ['its other end', { real: 2 }],
+  ['the lowest pitch', { pitch: 0 }],
+  ['the highest pitch', { pitch: 127 }],
+  ['as many pitches as may be', { pitches: [60, 61, 62] }],
+  ['no pitches', { pitches: [] }],
+  ['a choice', { choice: 'down' }],
+  ['some choices', { choices: ['down', 'up'] }],
+  ['figures by name', { named: { 'rule.one': 3 } }],
+  ['yes or no', { flag: false }],
+  ['an id', { id: ID }],
+  ['a leap day', { day: '2028-02-29' }],
+  ['an instant with its zone', { instant: '2026-11-25T15:00:00+01:00' }],
+  ['an instant to the microsecond', { instant: '2026-11-25T15:00:00.123456Z' }],
+  ['a part', { part: { count: 3 } }],
+  ['parts', { parts: [{ count: 1 }, { count: 9 }] }],
+])('taken: %s', async (_, body) => {
+  expect(await saidOf(Sample, body)).toEqual([]);
+});
+
+test.each<[string, unknown, RegExp]>([
+  ['null for what may be left out', { line: null }, /^line is not a text/],
+  ['a number for a text', { line: 7 }, /^line is not a text/],
+  ['spaces alone', { line: '   ' }, /^line is between 1 and 5 characters long/],
+  ['a line too long', { line: 'abcdef' }, /^line is between 1 and 5 characters long/],
+  ['two lines where one is wanted', { line: 'a\nb' }, /^line holds characters that cannot be shown/],
+  ['a bell in a text', { lines: 'a\u0007b' }, /^lines holds characters that cannot be shown/],
+  ['another form', { time: '3 pm' }, /^time is a time such as 15:30/],
+  ['one below', { whole: 0 }, /^whole is a whole number from 1 to 9/],
+  ['one above', { whole: 10 }, /^whole is a whole number from 1 to 9/],
+  ['half a number', { whole: 1.5 }, /^whole is a whole number from 1 to 9/],
+  ['a number in quotes', { whole: '3' }, /^whole is a whole number from 1 to 9/],
+  ['a number below', { real: 0.49 }, /^real is a number from 0.5 to 2/],
+  ['a number above', { real: 2.01 }, /^real is a number from 0.5 to 2/],
+  ['a pitch below', { pitch: -1 }, /^pitch is a whole number from 0 to 127/],
+  ['a pitch above', { pitch: 128 }, /^pitch is a whole number from 0 to 127/],
+  ['too many pitches', { pitches: [1, 2, 3, 4] }, /^pitches has at most 3 entries/],
+  ['a pitch that is none', { pitches: [60.5] }, /^pitches holds only notes/],
+  ['no list', { pitches: 60 }, /^pitches is not a list|^pitches holds only notes/],
+  ['a word there is not', { choice: 'sideways' }, /^choice is one of up, down/],
+  ['a word there is not, among others', { choices: ['up', 'sideways'] }, /^choices holds only up, down/],
+  ['a figure there is not', { named: { other: 1 } }, /^named has a figure there is not/],
+  ['a text for a figure', { named: { 'rule.one': 'three' } }, /^named has a figure there is not/],
+  ['a list for answers by name', { named: [1] }, /^named /],
+  ['yes in quotes', { flag: 'true' }, /^flag is yes or no/],
+  ['no id', { id: '%00' }, /^id is not an id/],
+  ['a day there is not', { day: '2026-02-30' }, /^day is not a day of the calendar/],
+  ['a day of another form', { day: '25.11.2026' }, /^day is a day such as/],
+  ['an instant without its zone', { instant: '2026-11-25T15:00:00' }, /^instant is an instant such as/],
+  ['an instant there is not', { instant: '2026-13-25T15:00:00Z' }, /^instant is not an instant of the calendar/],
+  ['a list for an object', { part: [] }, /^part /],
+  ['a text for an object', { part: 'count' }, /^part /],
+  ['a part with a fault', { part: { count: 0 } }, /^part\.count is a whole number from 1 to 9/],
+  ['too many parts', { parts: [{ count: 1 }, { count: 1 }, { count: 1 }] }, /^parts has at most 2 entries/],
+  ['the second part with a fault', { parts: [{ count: 1 }, { count: 99 }] }, /^parts\.1\.count is a whole number/],
+  ['a field there is not', { colour: 'red' }, /^colour colour is not a field of this request/],
+  ['a field there is not, within a part', { part: { count: 1, colour: 'red' } }, /^part\.colour /],
+])('refused in words: %s', async (_, body, words) => {
+  const said = await saidOf(Sample, body);
+  expect(said.length).toBeGreaterThan(0);
+  expect(said.some((one) => words.test(one)) ? 'said' : said).toBe('said');
+});
+
+test.each<[string, unknown, RegExp | null]>([
+  ['as many as may be', { texts: ['a', 'abcd'], ids: [ID] }, null],
+  ['no text at all', { texts: [], ids: [ID] }, null],
+  ['one text too many', { texts: ['a', 'b', 'c'], ids: [ID] }, /^texts has at most 2 entries/],
+  ['a text too long', { texts: ['abcde'], ids: [ID] }, /^texts holds texts of at most 4 characters/],
+  ['a number among texts', { texts: [1], ids: [ID] }, /^texts holds only texts|^texts holds texts/],
+  ['no id', { texts: [], ids: [] }, /^ids has at least 1 of them/],
+  ['an id too many', { texts: [], ids: [ID, ID, ID] }, /^ids has at most 2 entries/],
+  ['something that is no id', { texts: [], ids: ['mine'] }, /^ids holds only ids/],
+  ['a list left out', { texts: [] }, /^ids /],
+])('lists: %s', async (_, body, words) => {
+  const said = await saidOf(Lists, body);
+  if (words === null) expect(said).toEqual([]);
+  else expect(said.some((one) => words.test(one)) ? 'said' : said).toBe('said');
+});
+
+test('a text is trimmed before it is measured', async () => {
+  const body = (await pipe.transform({ line: '  abcde  ' }, { type: 'body', metatype: Sample })) as Sample;
+  expect(body.line).toBe('abcde');
+});
+
+test('of a thousand faults a page is told, not a book', async () => {
+  const body = Object.fromEntries(Array.from({ length: 1000 }, (_, index) => [`field${String(index)}`, 1]));
+  const said = await saidOf(Sample, body);
+  expect(said.length).toBeGreaterThan(0);
+  expect(said.length).toBeLessThanOrEqual(20);
+});
