@@ -108,7 +108,8 @@ export function GateQuestions({ voice, performance, chosen, answers, onAnswer }:
         ))}
         {!asksSigns && (
           <Button
-            variant="subtle"
+            variant="transparent"
+            px={0}
             onClick={() => {
               setAlarmed(true);
             }}
