@@ -5,7 +5,8 @@ import { render } from '@testing-library/react';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactElement, ReactNode } from 'react';
 import { I18nextProvider } from 'react-i18next';
-import { createMemoryRouter, RouterProvider } from 'react-router';
+import { createMemoryRouter, type RouteObject } from 'react-router';
+import { RouterProvider } from 'react-router/dom';
 import { createQueryClient } from '../api/query-client.ts';
 import { markSignedOut } from '../api/signed-out.ts';
 import { places } from '../routes/places.tsx';
@@ -33,40 +34,33 @@ function Around({ children }: { readonly children: ReactNode }): ReactElement {
   );
 }
 
+function open(routes: RouteObject[], path: string, answers: Answers): OpenedPage {
+  const api = fakeApi({ ...usualAnswers(), ...answers });
+  const router = createMemoryRouter(routes, { initialEntries: [path] });
+  render(
+    <Around>
+      <RouterProvider router={router} />
+    </Around>,
+  );
+  return {
+    ...api,
+    user: userEvent.setup(),
+    path: () => router.state.location.pathname + router.state.location.search,
+  };
+}
+
 /**
  * Opens an address of Soft Lark as a signed-in teacher; the server is a table of answers.
  *
  * @param answers over those of the sample studio
  */
 export function openPage(path: string, answers: Answers = {}): OpenedPage {
-  const api = fakeApi({ ...usualAnswers(), ...answers });
-  const router = createMemoryRouter(places, { initialEntries: [path] });
-  render(
-    <Around>
-      <RouterProvider router={router} />
-    </Around>,
-  );
-  const { state } = router;
-  return {
-    ...api,
-    user: userEvent.setup(),
-    path: () => {
-      const { pathname, search } = { ...state, ...router.state }.location;
-      return pathname + search;
-    },
-  };
+  return open(places, path, answers);
 }
 
 /** Draws one component by itself, at an address of its own. */
 export function draw(element: ReactElement, answers: Answers = {}): OpenedPage {
-  const api = fakeApi({ ...usualAnswers(), ...answers });
-  const router = createMemoryRouter([{ path: '*', element }]);
-  render(
-    <Around>
-      <RouterProvider router={router} />
-    </Around>,
-  );
-  return { ...api, user: userEvent.setup(), path: () => router.state.location.pathname };
+  return open([{ path: '*', element }], '/', answers);
 }
 
 /** Puts a text into a field in one go, as a paste does: a form of sixty fields is drawn once, not once a letter. */

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { shippedExercises } from '@soft-lark/core';
 import { openPage } from '../../testing/open-page.tsx';
 import { refusal } from '../../testing/fake-api.ts';
@@ -28,6 +28,18 @@ test.each([
   expect(countNow()).toBeGreaterThan(0);
   expect(document.body.textContent).toMatch(found);
   expect(path()).toContain(`q=${typed}`);
+});
+
+test('a search taken back and a stage pressed right after it both count', async () => {
+  const { path } = openPage('/shelf?q=gull');
+  const search = await screen.findByRole('searchbox');
+  // Within one act nothing is drawn that may be drawn later: the second press comes before the page was drawn anew.
+  await act(async () => {
+    fireEvent.change(search, { target: { value: '' } });
+    await new Promise((done) => setTimeout(done));
+    fireEvent.click(screen.getByRole('button', { name: /^agility/ }));
+  });
+  expect(path()).toBe('/shelf?stage=agility');
 });
 
 test('what is not there is said', async () => {

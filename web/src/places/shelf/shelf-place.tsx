@@ -1,6 +1,6 @@
 import { Button, TextInput, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState, type ReactElement } from 'react';
+import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import { collectionsQuery, shelfQuery, unreadableExercisesQuery } from '../../api/shelf.queries.ts';
@@ -27,10 +27,11 @@ export function ShelfPlace(): ReactElement {
   const filters = useMemo(() => filtersOf(address), [address]);
   const placing = usePlaced(shelf.data);
   const collection = collections.find(({ id }) => id === filters.collection);
-  const { standing, found, laid } = useFound(shelf.data, filters, collection, placing);
+  const { standing, found, laid } = useFound(shelf.data, useDeferredValue(filters), collection, placing);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const show = (next: ShelfFilters): void => {
-    setAddress(addressOf(next), { replace: true });
+    // At once: a second press before the page was drawn anew would start from the filters before the first.
+    setAddress(addressOf(next), { replace: true, flushSync: true });
   };
   if (shelf.error && !shelf.data) return <Failure error={shelf.error} onRetry={() => void shelf.refetch()} />;
   if (!shelf.data) return <Shape rows={9} height={42} />;
