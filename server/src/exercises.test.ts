@@ -67,6 +67,12 @@ describe('an exercise of one’s own', () => {
     expect(broken).toEqual([{ id: bad, name: 'From tomorrow', reason: expect.stringMatching(/load/) as string }]);
     expect((await teacher.call('get', '/songs')).body).toEqual([]);
     expect((await teacher.call('get', '/songs/unreadable')).body).toMatchObject([{ id: song, name: 'Lantern' }]);
+    await server.query(`update exercise set body = jsonb_set(body, '{exercise}', 'null') where id = $1`, [good]);
+    expect((await teacher.call('get', '/exercises/unreadable')).body).toContainEqual({
+      id: good,
+      name: good,
+      reason: expect.any(String) as string,
+    });
     // A routine that has it is shown without the step, and the row is what it was.
     const kept = await server.query(`select body->'exercise'->>'load' as load from exercise where id = $1`, [bad]);
     expect(kept).toEqual([{ load: '99' }]);
