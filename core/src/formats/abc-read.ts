@@ -66,13 +66,16 @@ function checkLength(tune: string): void {
   );
 }
 
-function isField(line: string): boolean {
-  return /^[A-Za-z]:/.test(line);
+/** A tune with its lines of music changed one by one; fields, such as `K:C`, stay as they are. */
+function inMusic(tune: string, change: (line: string) => string): string {
+  return tune
+    .split('\n')
+    .map((line) => (/^[A-Za-z]:/.test(line) ? line : change(line)))
+    .join('\n');
 }
 
 /** A line of music without its grace notes, which would be played out of the time of their neighbours. */
 function withoutGraces(line: string): string {
-  if (isField(line)) return line;
   let kept = '';
   let isGrace = false;
   for (const sign of line) {
@@ -122,12 +125,8 @@ export function readAbc(text: string): Melody {
     );
   const written = firstTune(text);
   checkLength(written);
-  const plainNotes = written.split('\n').map(withoutGraces).join('\n');
-  const readable = plainNotes
-    .split('\n')
-    .map((line) => (isField(line) ? line : withPlainTuplets(line)))
-    .join('\n');
-  const [tune] = abcjs.parseOnly(readable) as unknown as readonly Tune[];
+  const plainNotes = inMusic(written, withoutGraces);
+  const [tune] = abcjs.parseOnly(inMusic(plainNotes, withPlainTuplets)) as unknown as readonly Tune[];
   const tunes = text.match(/^X:/gm)?.length ?? 1;
   if (!tune) throw new FormatError('NO_NOTES', 'There is no tune in the file.', 'Choose another file.');
   const staves = tune.lines.flatMap(({ staff }) => staff ?? []);

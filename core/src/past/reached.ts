@@ -1,4 +1,5 @@
 import { isRested, type Condition } from '../voice/index.ts';
+import type { KeyOutcome } from './marks.ts';
 
 /** What a ladder was set to when it was last sung: tonic of its first key, MIDI, and beats per minute there. */
 export interface ReachedSetting {
@@ -13,7 +14,7 @@ export interface SettledRun {
     readonly exerciseId: string;
     readonly tonic: number;
     readonly tempo: number;
-    readonly outcome: 'sung' | 'skipped';
+    readonly outcome: KeyOutcome;
   }[];
 }
 

@@ -8,7 +8,6 @@ export { isSungByStudent, runDigest, type DigestedStep, type RunDigest } from '.
 export { countdownOf, nextKey, secondsForStep, secondsLeft, type Countdown } from './run-outlook.ts';
 export { runStepOf, startRun } from './run-plan.ts';
 export {
-  KEY_OUTCOMES,
   STOP_CAUSES,
   type RunAction,
   type RunKey,

@@ -1,7 +1,7 @@
 import type { LadderInput, Leg, Zone } from '../ladder/index.ts';
 import type { ExerciseKind } from '../limits/index.ts';
 import type { Help } from '../shelf/index.ts';
-import { MARKS, type Mark } from '../past/index.ts';
+import { MARKS, type KeyOutcome, type Mark } from '../past/index.ts';
 
 /** What can stop a step: a mark, or effort over four of ten. */
 export const STOP_CAUSES = [...MARKS, 'effort'] as const;
@@ -45,9 +45,6 @@ export interface RunStep {
   /** Resistance 1–4 of occluded work. */
   readonly resistance?: number;
 }
-
-export const KEY_OUTCOMES = ['sung', 'skipped'] as const;
-type KeyOutcome = (typeof KEY_OUTCOMES)[number];
 
 /** A key as it was really sung, or left out on the way. */
 export interface SungKey {

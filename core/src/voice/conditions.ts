@@ -43,6 +43,5 @@ export function strongest<K extends keyof ConditionRow>(
 /** Conditions as they are chosen, one more or one less: what is rested stands alone, the others combine. */
 export function toggledCondition(conditions: readonly Condition[], pressed: Condition): readonly Condition[] {
   if (conditions.includes(pressed)) return conditions.filter((other) => other !== pressed);
-  const isAlone = (name: Condition): boolean => ROWS[name].effects.includes('rested');
-  return isAlone(pressed) ? [pressed] : [...conditions.filter((other) => !isAlone(other)), pressed];
+  return isRested([pressed]) ? [pressed] : [...conditions.filter((other) => !isRested([other])), pressed];
 }

@@ -28,6 +28,11 @@ export function session(change: Partial<Schemas['SessionDto']> = {}): Schemas['S
   };
 }
 
+export function studio(change: Partial<Schemas['StudioDto']> = {}): Schemas['StudioDto'] {
+  const { timeZone, approach, rules, noteNaming, readyQuestions } = session();
+  return { name: 'Tern Lock', timeZone, approach, rules, noteNaming, readyQuestions, version: 1, ...change };
+}
+
 export function voice(change: Partial<Schemas['VoiceFileDto']> = {}): Schemas['VoiceFileDto'] {
   return {
     type: 'mezzo-soprano',
@@ -144,14 +149,6 @@ export function usualAnswers(): Answers {
     'GET /api/runs': [],
     'GET /api/runs/last': [],
     'GET /api/account/sessions': [],
-    'GET /api/studio': {
-      name: 'Tern Lock',
-      timeZone: 'Europe/London',
-      approach: {},
-      rules: {},
-      noteNaming: session().noteNaming,
-      readyQuestions: [],
-      version: 1,
-    },
+    'GET /api/studio': studio(),
   };
 }

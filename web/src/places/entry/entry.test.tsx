@@ -14,6 +14,15 @@ async function enter(path = '/enter', answers = {}): Promise<OpenedPage> {
   return page;
 }
 
+async function askForStudio(user: OpenedPage['user']): Promise<void> {
+  await user.click(screen.getByRole('tab', { name: 'New studio' }));
+  await user.type(form().getByLabelText(/^Name of the studio/), 'Reed Bank');
+  await user.type(form().getByLabelText(/^Your name/), 'Ida Tern');
+  await user.type(form().getByLabelText(/^E-mail/), 'ida@example.org');
+  await user.type(form().getByLabelText(/^Password, ten/), 'a long password');
+  await user.click(screen.getByRole('button', { name: 'Open my studio' }));
+}
+
 test('somebody who is signed out is asked to sign in, and comes back to where they were going', async () => {
   const out = refusal(401, 'SIGNED_OUT', 'Nobody is signed in.');
   const { user, answer, path, sent } = openPage('/log?student=all', {
@@ -54,12 +63,7 @@ test('a wrong password is said, and what was typed stays', async () => {
 
 test('a new studio is opened once its recovery codes were kept', async () => {
   const { user, path, sent } = await enter('/enter', { 'POST /api/studios': { ...session(), codes: CODES } });
-  await user.click(screen.getByRole('tab', { name: 'New studio' }));
-  await user.type(form().getByLabelText(/^Name of the studio/), 'Reed Bank');
-  await user.type(form().getByLabelText(/^Your name/), 'Ida Tern');
-  await user.type(form().getByLabelText(/^E-mail/), 'ida@example.org');
-  await user.type(form().getByLabelText(/^Password, ten/), 'a long password');
-  await user.click(screen.getByRole('button', { name: 'Open my studio' }));
+  await askForStudio(user);
   const dialog = await screen.findByRole('dialog', { name: 'Write these down' });
   for (const code of CODES) expect(within(dialog).getByText(code)).toBeVisible();
   expect(path()).toBe('/enter');
@@ -76,12 +80,7 @@ test('a refusal of the sign-up stands at its field', async () => {
       errors: [{ field: 'email', message: 'This address has a studio already.' }],
     }),
   });
-  await user.click(screen.getByRole('tab', { name: 'New studio' }));
-  await user.type(form().getByLabelText(/^Name of the studio/), 'Reed Bank');
-  await user.type(form().getByLabelText(/^Your name/), 'Ida Tern');
-  await user.type(form().getByLabelText(/^E-mail/), 'ida@example.org');
-  await user.type(form().getByLabelText(/^Password, ten/), 'a long password');
-  await user.click(screen.getByRole('button', { name: 'Open my studio' }));
+  await askForStudio(user);
   expect((await screen.findAllByText('This address has a studio already.'))[0]).toBeVisible();
 });
 

@@ -94,7 +94,7 @@ export function GateQuestions({ voice, performance, chosen, answers, onAnswer }:
         >
           {t('gate.heavyUse')}
         </Chip>
-        {[performance.closeHours, performance.nothingNewHours].map((hours) => (
+        {[...new Set([performance.closeHours, performance.nothingNewHours])].map((hours) => (
           <Chip
             key={hours}
             checked={hoursToPerformance === hours}

@@ -1,27 +1,21 @@
 import { screen, waitFor } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
 import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
+import { sing } from '../../testing/sing.ts';
 import { ROUTINE, routine, session, step, STUDENT, student, studentToday, voice } from '../../testing/samples.ts';
 
-async function sing(ids: readonly string[], answers = {}): Promise<OpenedPage> {
-  const page = openPage(`/sing/${ROUTINE}`, {
-    [`GET /api/routines/${ROUTINE}`]: routine({ steps: ids.map((id) => step(id)) }),
-    [`PUT /api/students/${STUDENT}/condition`]: {},
-    'PUT /api/runs/*': (body: unknown) => body,
-    ...answers,
-  });
-  for (const word of ['not at all', 'as usual', 'no'])
-    await page.user.click(await screen.findByRole('radio', { name: word }));
-  await page.user.click(screen.getByRole('button', { name: 'Begin' }));
-  await screen.findByText(/step 1 of/);
-  return page;
-}
+const singAll = (ids: readonly string[], answers = {}): Promise<OpenedPage> =>
+  sing(
+    ids.map((id) => step(id)),
+    {},
+    answers,
+  );
 
 const press = (name: string | RegExp): HTMLElement => screen.getByRole('button', { name });
 const title = (): string => screen.getByRole('heading', { level: 1 }).textContent;
 
 test('a glide is counted pass by pass and says its two ends', async () => {
-  const { user } = await sing(['lip-trill-glides', 'falling-hum']);
+  const { user } = await singAll(['lip-trill-glides', 'falling-hum']);
   await user.click(press('Start'));
   expect(screen.getByText(/^glide 1 of \d$/)).toBeVisible();
   expect(document.querySelector('output')).toHaveTextContent(/^[A-G][♭♯]?\d – [A-G][♭♯]?\d$/);
@@ -30,7 +24,7 @@ test('a glide is counted pass by pass and says its two ends', async () => {
 });
 
 test('breath by counts says the phase and its count once it has begun', async () => {
-  const { user } = await sing(['long-hiss', 'falling-hum']);
+  const { user } = await singAll(['long-hiss', 'falling-hum']);
   expect(screen.getAllByText(/^\d:\d\d$/)[0]).toBeVisible();
   await user.click(press('Start'));
   await waitFor(() => {
@@ -41,7 +35,7 @@ test('breath by counts says the phase and its count once it has begun', async ()
 });
 
 test('work by the clock shows its prompt and its time', async () => {
-  const { user } = await sing(['standing-check', 'falling-hum']);
+  const { user } = await singAll(['standing-check', 'falling-hum']);
   await user.click(press('Start'));
   expect(screen.getByText('Feet under the hips, weight on the whole foot.')).toBeVisible();
   expect(press('Once more')).toBeDisabled();
@@ -50,12 +44,12 @@ test('work by the clock shows its prompt and its time', async () => {
 });
 
 test('a last step ends with Finish', async () => {
-  await sing(['falling-hum']);
+  await singAll(['falling-hum']);
   expect(press('Finish')).toBeVisible();
 });
 
 test('who sounds is changed with a press, round and round', async () => {
-  const { user } = await sing(['up-and-down-five', 'falling-hum']);
+  const { user } = await singAll(['up-and-down-five', 'falling-hum']);
   await user.click(press('Start'));
   const words = [/piano shows/, /piano plays along/, /piano gives the cue/, /alone, from the first note/];
   const now = (): number => words.findIndex((word) => screen.queryByRole('button', { name: word }));
@@ -67,7 +61,7 @@ test('who sounds is changed with a press, round and round', async () => {
 });
 
 test('one more, then home: that one is the turn', async () => {
-  const { user } = await sing(['up-and-down-five', 'falling-hum']);
+  const { user } = await singAll(['up-and-down-five', 'falling-hum']);
   await user.click(press('Start'));
   await user.click(press('Next key'));
   expect(screen.queryByText('turn here')).toBeNull();
@@ -76,7 +70,7 @@ test('one more, then home: that one is the turn', async () => {
 });
 
 test('so many more that the top would be passed is refused, with the reason', async () => {
-  const { user } = await sing(['up-and-down-five', 'falling-hum']);
+  const { user } = await singAll(['up-and-down-five', 'falling-hum']);
   await user.click(press('Start'));
   for (let key = 0; key < 3; key += 1) await user.click(press('Next key'));
   await user.click(press('1 more, then home'));
@@ -84,7 +78,7 @@ test('so many more that the top would be passed is refused, with the reason', as
 });
 
 test('where the school judges ease alone, pitch is not asked for', async () => {
-  const { user } = await sing(['up-and-down-five', 'falling-hum'], {
+  const { user } = await singAll(['up-and-down-five', 'falling-hum'], {
     'GET /api/session': session({ approach: { 'sound-judged': 'never' } }),
   });
   await user.click(press('Start'));
@@ -93,7 +87,7 @@ test('where the school judges ease alone, pitch is not asked for', async () => {
 });
 
 test('a step that may not be sung today is not in the run', async () => {
-  await sing(['straw-slides', 'up-and-down-five', 'falling-hum'], {
+  await singAll(['straw-slides', 'up-and-down-five', 'falling-hum'], {
     [`GET /api/students/${STUDENT}/today`]: studentToday({
       student: student({ voice: voice({ cautions: ['eyes-or-ears'] }) }),
     }),
@@ -117,7 +111,7 @@ test('a routine of which nothing can be sung today does not begin', async () => 
 
 test('what the teacher wanted to say stands instead of the exercise’s own cue', async () => {
   const own: Partial<Schemas['RoutineStepDto']> = { settings: { cue: 'Like a kite.' } };
-  await sing([], {
+  await singAll([], {
     [`GET /api/routines/${ROUTINE}`]: routine({ steps: [step('up-and-down-five', own), step('falling-hum')] }),
   });
   expect(screen.getByText('Like a kite.')).toBeVisible();

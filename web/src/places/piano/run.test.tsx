@@ -1,24 +1,15 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
 import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
+import { sing } from '../../testing/sing.ts';
 import { ROUTINE, routine, session, step, STUDENT, studentToday } from '../../testing/samples.ts';
 
 type Sent = Schemas['SentRunDto'];
 
-/** Through the gate, into the first step. */
-async function sing(change: Partial<Schemas['RoutineDto']> = {}, answers = {}): Promise<OpenedPage> {
-  const page = openPage(`/sing/${ROUTINE}`, {
-    [`GET /api/routines/${ROUTINE}`]: routine({ steps: [step('up-and-down-five'), step('falling-hum')], ...change }),
-    [`PUT /api/students/${STUDENT}/condition`]: {},
-    'PUT /api/runs/*': (body: unknown) => body,
-    ...answers,
-  });
-  for (const word of ['not at all', 'as usual', 'no'])
-    await page.user.click(await screen.findByRole('radio', { name: word }));
-  await page.user.click(screen.getByRole('button', { name: 'Begin' }));
-  await screen.findByText(/step 1 of/);
-  return page;
-}
+const TWO = [step('up-and-down-five'), step('falling-hum')];
+
+const begun = (change: Partial<Schemas['RoutineDto']> = {}, answers = {}): Promise<OpenedPage> =>
+  sing(TWO, change, answers);
 
 const lastSent = ({ sent }: OpenedPage): Sent | undefined =>
   sent.filter(({ what }) => what.startsWith('PUT /api/runs/')).at(-1)?.body as Sent | undefined;
@@ -27,7 +18,7 @@ const title = (): string => screen.getByRole('heading', { level: 1 }).textConten
 const press = (name: string): HTMLElement => screen.getByRole('button', { name });
 
 test('a step is begun with one press, and goes on key by key to the end of it', async () => {
-  const { user } = await sing();
+  const { user } = await begun();
   expect(title()).toBe('Up and down five');
   await user.click(press('Start'));
   const first = document.querySelector('output')?.textContent;
@@ -39,13 +30,13 @@ test('a step is begun with one press, and goes on key by key to the end of it', 
 });
 
 test('the pedal of a page turner goes on as well', async () => {
-  const { user } = await sing();
+  const { user } = await begun();
   await user.keyboard('{PageDown}');
   expect(press('Next key')).toBeVisible();
 });
 
 test('marks go on the key being sung and are taken off with a second press', async () => {
-  const { user } = await sing();
+  const { user } = await begun();
   await user.click(press('Start'));
   await user.click(press('Next key'));
   const strain = screen.getByRole('button', { name: /^strain/ });
@@ -57,7 +48,7 @@ test('marks go on the key being sung and are taken off with a second press', asy
 });
 
 test('a ladder is turned round by hand and comes home', async () => {
-  const { user } = await sing();
+  const { user } = await begun();
   await user.click(press('Start'));
   for (let key = 0; key < 3; key += 1) await user.click(press('Next key'));
   expect(screen.getByText('to the turn')).toBeVisible();
@@ -67,7 +58,7 @@ test('a ladder is turned round by hand and comes home', async () => {
 });
 
 test('pausing stands still, and the same key ends it', async () => {
-  const { user } = await sing();
+  const { user } = await begun();
   await user.click(press('Start'));
   await user.click(screen.getByRole('button', { name: /^Pause/ }));
   expect(screen.getByRole('button', { name: /^Go on/ })).toBeVisible();
@@ -82,7 +73,7 @@ test.each([
   ['dizzy', '4', /Sit down and breathe as usual/, true],
   ['effort', '5', /More effort than a warm-up may cost/, true],
 ])('%s stops the step, by its button and by its key', async (mark, key, words, mayGoOn) => {
-  const { user } = await sing();
+  const { user } = await begun();
   await user.click(press('Start'));
   await user.click(screen.getByRole('button', { name: new RegExp(`^${mark}`) }));
   const dialog = await screen.findByRole('dialog', { name: 'Stop here' });
@@ -97,7 +88,7 @@ test.each([
 });
 
 test('after a stop something easier is offered, and taken in its place', async () => {
-  const { user } = await sing({ steps: [step('thirds'), step('falling-hum')] });
+  const { user } = await begun({ steps: [step('thirds'), step('falling-hum')] });
   await user.click(press('Start'));
   await user.keyboard('5');
   const dialog = await screen.findByRole('dialog');
@@ -108,7 +99,7 @@ test('after a stop something easier is offered, and taken in its place', async (
 });
 
 test('no key acts through a stop that is open', async () => {
-  const { user } = await sing();
+  const { user } = await begun();
   await user.click(press('Start'));
   await user.keyboard('1');
   await screen.findByRole('dialog');
@@ -117,7 +108,7 @@ test('no key acts through a stop that is open', async () => {
 });
 
 test('what was really sung goes to the log with ease and a line', async () => {
-  const page = await sing();
+  const page = await begun();
   const { user } = page;
   await user.click(press('Start'));
   await user.click(press('Next key'));
@@ -137,7 +128,7 @@ test('what was really sung goes to the log with ease and a line', async () => {
 });
 
 test('a run that was broken off is offered again, where it stopped', async () => {
-  const { user } = await sing();
+  const { user } = await begun();
   await user.click(press('Start'));
   await user.click(press('Next key'));
   const key = document.querySelector('output')?.textContent;
@@ -147,14 +138,14 @@ test('a run that was broken off is offered again, where it stopped', async () =>
   });
   Object.assign(localStorage, kept);
   const again = openPage(`/sing/${ROUTINE}`, {
-    [`GET /api/routines/${ROUTINE}`]: routine({ steps: [step('up-and-down-five'), step('falling-hum')] }),
+    [`GET /api/routines/${ROUTINE}`]: routine({ steps: TWO }),
   });
   await again.user.click(await screen.findByRole('button', { name: 'Go on where it stopped' }));
   expect(document.querySelector('output')?.textContent).toBe(key);
 });
 
 test('less time than planned: what is cut is said first', async () => {
-  const { user } = await sing({
+  const { user } = await begun({
     minutes: 10,
     steps: ['lip-trill-on-five', 'up-and-down-five', 'thirds', 'falling-hum'].map((id) => step(id)),
   });
@@ -170,12 +161,12 @@ test('less time than planned: what is cut is said first', async () => {
 });
 
 test('cautions of an exercise are said before it begins', async () => {
-  await sing({ steps: [step('straw-slides'), step('falling-hum')] });
+  await begun({ steps: [step('straw-slides'), step('falling-hum')] });
   expect(screen.getByText(/straw/i, { selector: 'p' })).toBeVisible();
 });
 
 test('before the cool-down the studio’s questions are asked, and a no offers a block', async () => {
-  const { user } = await sing(
+  const { user } = await begun(
     { minutes: 20 },
     {
       'GET /api/session': session({ readyQuestions: [{ text: 'Does the top float?', goal: 'light-top' }] }),

@@ -27,8 +27,7 @@ export const FEW_MORE_KEYS = ['7', '8', '9'] as const;
 /** One tap says only that it is more than a warm-up may cost. */
 export const OVER_LIMIT = 5;
 
-/** The choices of who sounds, from most help to least and round again. */
-
+/** Who sounds next time: one choice less help, and from the least round to the most. */
 export function nextHelp(help: Help): Help {
   return HELPS[(HELPS.indexOf(help) + 1) % HELPS.length] ?? 'together';
 }

@@ -2,26 +2,15 @@ import { screen, waitFor, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
 import { fill, openPage, type OpenedPage } from '../../testing/open-page.tsx';
 import { Answer, refusal } from '../../testing/fake-api.ts';
-import { RUN, session } from '../../testing/samples.ts';
+import { RUN, studio } from '../../testing/samples.ts';
 
 type Studio = Schemas['StudioDto'];
 const SAVE = 'PUT /api/studio';
 const CODES = { codes: ['aaaa-bbbb', 'cccc-dddd'] };
 
-const studio = (change: Partial<Studio> = {}): Studio => ({
-  name: 'Tern Lock',
-  timeZone: 'Europe/London',
-  approach: {},
-  rules: {},
-  noteNaming: session().noteNaming,
-  readyQuestions: [],
-  version: 4,
-  ...change,
-});
-
 async function open(tab = '', change: Partial<Studio> = {}, answers = {}): Promise<OpenedPage> {
   const page = openPage(`/settings${tab}`, {
-    'GET /api/studio': studio(change),
+    'GET /api/studio': studio({ version: 4, ...change }),
     [SAVE]: (body: unknown) => ({ ...(body as Studio), version: 5 }),
     ...answers,
   });
