@@ -168,7 +168,7 @@ export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: 
     DRAFT_POINTS.chance * chance;
   const reasons = [
     ...(needed.length > 0 ? [`prepares ${list(needed)} of the song`] : []),
-    ...(slot.only === undefined ? [] : ['comes back from the last run']),
+    ...(slot.because === undefined ? [] : [slot.because]),
     ...(served.length > 0 ? [`serves ${list(served)}`] : []),
     ...(slot.keep
       ? [slot.stage === 'cool' ? 'brings the voice down again' : 'gentle work that is never left out']

@@ -12,8 +12,9 @@ export interface DraftSlot {
   /** Where it stands, where the plan has an order of its own. */
   readonly place?: number;
   readonly keep?: boolean;
-  /** The one exercise that is wanted here. */
+  /** The one exercise that is wanted here, and why. */
   readonly only?: string;
+  readonly because?: string;
   /** Something that reaches the bridge on file is wanted most. */
   readonly isOverBridge?: boolean;
   /** Only what is sung. */
@@ -137,6 +138,8 @@ export const DRAFT_POINTS = {
   /** Made for the young, in a young voice: before everything else of its stage. */
   madeForYoung: 8,
   carried: 12,
+  /** Was easy twice: minutes go to more of its keys. */
+  wantsMore: 4,
   chance: 6,
 } as const;
 

@@ -1,10 +1,7 @@
-import { USUAL_RULES } from '../limits/index.ts';
 import { layRoutine } from '../routine/index.ts';
+import { comingBack } from './coming-back.ts';
 import { compose } from './compose.ts';
-import { sortOut, type Eligible } from './draft-candidates.ts';
-import type { DraftSlot } from './draft-plan.data.ts';
-import { POOR_EASE } from './draft-shape.data.ts';
-import { shapeOf } from './draft-shape.ts';
+import { sortOut } from './draft-candidates.ts';
 import { slotsOf } from './draft-slots.ts';
 import type { DraftContext, DraftedRoutine, DraftedStep } from './draft.types.ts';
 import { missingIn } from './missing.ts';
@@ -32,25 +29,6 @@ export function draftRoutine(context: DraftContext): DraftedRoutine {
     missing: missingIn(steps, context),
     ...(overBy > 1e-6 && { overBy }),
   };
-}
-
-/**
- * Places for what comes back from the last run: about two thirds of it, chosen by the seed. What went poorly comes back
- * as its easier relative.
- */
-function comingBack(context: DraftContext, eligible: readonly Eligible[]): readonly DraftSlot[] {
-  const [last = []] = context.recent ?? [];
-  const may = new Map(eligible.map((one) => [one.exercise.id, one]));
-  const { wanted } = shapeOf(context);
-  const easier = (id: string): string | undefined =>
-    context.exercises.get(id)?.relatives.find((relative) => relative.as === 'easier')?.id;
-  const isPoor = (id: string): boolean => (context.ease?.get(id) ?? 5) <= POOR_EASE;
-  const ids = last.map((id) => (isPoor(id) ? easier(id) : id)).filter((id) => id !== undefined && may.has(id));
-  return [...new Set(ids)]
-    .flatMap((id) => may.get(id ?? '') ?? [])
-    .sort((a, b) => b.chance - a.chance)
-    .slice(0, Math.round(Math.min(wanted, last.length) * (context.rules ?? USUAL_RULES).draft.comesBack))
-    .map(({ exercise: { id, stage } }) => ({ stage, only: id }));
 }
 
 /** A filled place as it is handed out; only pinned steps are locked. */

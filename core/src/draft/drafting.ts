@@ -3,6 +3,7 @@ import { STAGES } from '../limits/index.ts';
 import { answerTo, isSungWork, opposedOn, patternOfWork, type Exercise } from '../shelf/index.ts';
 import { lengthRange, type LengthRange, type StepShape } from '../fit/index.ts';
 import { layRoutine, layStep, type StepSettings } from '../routine/index.ts';
+import { turned } from './coming-back.ts';
 import { mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import { shapeOf, stepShape } from './draft-shape.ts';
@@ -40,13 +41,12 @@ const MOST_PASSED_OVER = 4;
 const FEWEST_KEYS = 3;
 /** House choice: silent steps a thorough school of breath adds. */
 const THOROUGH_BREATHS = 3;
-/** What an exercise is set to in a draft: at the tempo it is learnt in while it is new, at the one it reached later. */
-function settingsOf({ id, work }: Exercise, { known, reached }: DraftContext): StepSettings {
+/** What an exercise is set to in a draft: at the tempo it is learnt in while it is new, as the last run left it later. */
+function settingsOf(exercise: Exercise, context: DraftContext): StepSettings {
+  const { id, work } = exercise;
   if (work.kind !== 'pattern') return {};
-  const { learn } = work.tempo;
-  if (!known.has(id)) return learn === undefined ? {} : { tempo: learn };
-  const last = reached?.get(id);
-  return last === undefined || last.tempo === work.tempo.usual ? {} : { tempo: last.tempo };
+  if (context.known.has(id)) return turned(exercise, context).settings;
+  return work.tempo.learn === undefined ? {} : { tempo: work.tempo.learn };
 }
 
 function isFastBreath({ work }: Exercise): boolean {
@@ -277,7 +277,11 @@ export function fillPlace(
     own: settings,
     exercise,
     isKept: slot.keep ?? false,
-    points: points + (slot.early ?? 0) + (slot.isUrgent ? DRAFT_POINTS.urgent : 0),
+    points:
+      points +
+      (slot.early ?? 0) +
+      (slot.isUrgent ? DRAFT_POINTS.urgent : 0) +
+      (turned(exercise, context).wantsMore ? DRAFT_POINTS.wantsMore : 0),
     least: chosen.least,
     most: chosen.most,
     ...(slot.place !== undefined && { place: slot.place }),

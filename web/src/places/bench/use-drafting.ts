@@ -27,7 +27,8 @@ export interface Drafting {
   readonly missing: readonly Missing[];
 }
 
-const RUNS_LOOKED_AT = 2;
+/** What was easy twice was so on two ordinary days, which need not be the last two. */
+const RUNS_LOOKED_AT = 4;
 
 /** Drafts for a student: what was sung lately comes back, what is on the bench makes room. */
 export function useDrafting(
