@@ -46,7 +46,7 @@ test('a choral style lowers the ceiling by one; a bass gets other starts and lim
   await expect(reasons(page).getByText('choral style')).toBeVisible();
   await expect(reasons(page).getByRole('heading', { name: /^Why D5/ })).toBeVisible();
 
-  await addStudent(page, { name: 'Old Bittern', type: 'bass', low: 'E2', high: 'D4' });
+  await addStudent(page, { name: 'Old Bittern', type: 'bass', range: { low: 40, high: 62 } });
   await buildSixSteps(page);
   await stepRow(page, 'Up and down five').click();
   await expect(reasons(page).getByRole('heading', { name: /^Why D♭4/ })).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test } from './studio.ts';
-import { addStudent, buildSixSteps, order, saved, signUp, stepRow } from './teacher.ts';
+import { addStudent, buildSixSteps, openDemo, order, saved, signUp, stepRow } from './teacher.ts';
 
 test('a pair warms up in the keys it shares: octaves written out, on the bench as one of them leads it', async ({
   page,
@@ -7,7 +7,7 @@ test('a pair warms up in the keys it shares: octaves written out, on the bench a
   await signUp(page);
   await addStudent(page, { name: 'Maren Holt' });
   await buildSixSteps(page);
-  await addStudent(page, { name: 'Joss Arden', type: 'bass', low: 'F2', high: 'D4' });
+  await addStudent(page, { name: 'Joss Arden', type: 'bass', range: { low: 41, high: 62 } });
   await page.getByRole('link', { name: 'Students', exact: true }).click();
   await page.getByRole('button', { name: 'Add a group' }).click();
   const form = page.getByRole('dialog');
@@ -47,7 +47,7 @@ test('a pair warms up in the keys it shares: octaves written out, on the bench a
 });
 
 test('three voices far apart: a smaller shape, or two groups by name', async ({ page }) => {
-  await page.getByRole('button', { name: 'Open the demo studio' }).click();
+  await openDemo(page);
   await page.getByRole('link', { name: 'Students', exact: true }).click();
   await page.getByRole('link', { name: 'The lock boat' }).click();
   await page.getByRole('combobox', { name: 'Routine' }).click();

@@ -25,6 +25,7 @@ async function press(page: Page, ...keys: string[]): Promise<void> {
 }
 
 test('the same on a keyboard alone', async ({ page }) => {
+  await page.goto('/');
   await tabTo(page, /^Sign in$/);
   await press(page, 'ArrowRight');
   for (const [field, text] of [

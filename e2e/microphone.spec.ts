@@ -26,7 +26,7 @@ test('a whole range check at the microphone finds what the singer can do, and wr
   page,
 }) => {
   await signUp(page);
-  await addStudent(page, { name: 'Maren Holt', low: '', high: '' });
+  await addStudent(page, { name: 'Maren Holt', range: null });
   await page.getByRole('link', { name: 'Range check' }).click();
   await page.getByText('Microphone', { exact: true }).click();
   const speaks = page.getByRole('button', { name: /^Speaks at (A3|B♭3|B3)$/ });
@@ -69,7 +69,7 @@ test('no sound is kept unless the teacher says so; kept sound stays here and goe
 
 test('a minor’s voice is kept only with a guardian’s consent on file', async ({ page }) => {
   await signUp(page);
-  await addStudent(page, { name: 'Small Reed', type: 'treble', low: '', high: '' });
+  await addStudent(page, { name: 'Small Reed', type: 'treble', range: null });
   await page.getByRole('link', { name: 'Range check' }).click();
   await page.getByText('Microphone', { exact: true }).click();
   await expect(

@@ -10,6 +10,7 @@ async function expectNoSidewaysScroll(page: Page, where: string): Promise<void> 
 }
 
 test('every place fits a phone', async ({ page }) => {
+  await page.goto('/');
   await expectNoSidewaysScroll(page, 'enter');
   await openDemo(page);
   await expectNoSidewaysScroll(page, 'today');

@@ -89,6 +89,7 @@ test('what a change of approach would alter is shown before it is done, and noth
 
 test('a lost password: a code from the sign-up opens the studio, once', async ({ page }) => {
   const { email, codes } = await signUp(page);
+  await page.goto('/today');
   await page.getByRole('button', { name: 'Account' }).click();
   await page.getByRole('menuitem', { name: 'Sign out' }).click();
   for (const [word, isRight] of [

@@ -99,7 +99,7 @@ test.describe('the voice file', () => {
 
 test('a student without any figure gets the usual range, flagged as an estimate', async ({ page }) => {
   await signUp(page);
-  await addStudent(page, { name: 'Quiet Reed', type: 'tenor', low: '', high: '' });
+  await addStudent(page, { name: 'Quiet Reed', type: 'tenor', range: null });
   await expect(page.getByText('Nothing is measured yet: this is the usual range of the voice type.')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Why E4 is the top today' })).toBeVisible();
 });
@@ -119,6 +119,7 @@ test('names of any script, and only as long as a name', async ({ page }) => {
 test('a wrong password is said and what was typed stays; after a sign-out every place asks to sign in', async ({
   page,
 }) => {
+  await page.goto('/');
   await page.getByRole('textbox', { name: 'E-mail' }).fill('nobody@example.org');
   await page.getByRole('textbox', { name: 'Password' }).fill('not the right one');
   await page.getByRole('button', { name: 'Sign in' }).click();

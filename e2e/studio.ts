@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test';
+import { test as base } from '@playwright/test';
 import { freePort, startCluster } from '../scripts/postgres.mjs';
 import { project } from '../scripts/run.mjs';
 import { serve } from '../scripts/serve.mjs';
@@ -13,7 +13,7 @@ export interface Studio {
   readonly startDatabase: () => Promise<void>;
 }
 
-export const test = base.extend<{ page: Page; baseURL: string }, { studio: Studio }>({
+export const test = base.extend<{ baseURL: string }, { studio: Studio }>({
   studio: [
     async ({}, use, worker) => {
       const name = `journeys_${String(worker.workerIndex)}`;
@@ -46,10 +46,6 @@ export const test = base.extend<{ page: Page; baseURL: string }, { studio: Studi
   ],
   baseURL: async ({ studio }, use) => {
     await use(studio.address);
-  },
-  page: async ({ page }, use) => {
-    await page.goto('/');
-    await use(page);
   },
 });
 

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { VoiceType } from '@soft-lark/core';
 import { expect, type Page } from '@playwright/test';
 
 /** A studio that was just opened: its address, and the codes for a lost password. */
@@ -7,55 +8,70 @@ export interface NewStudio {
   readonly codes: readonly string[];
 }
 
-/** What a teacher does at the screens, by role and name. */
+/** Asks the server as the page would, with the page’s own session. */
+async function post(page: Page, path: string, data?: object): Promise<Record<string, unknown>> {
+  const answer = await page.request.post(`/api${path}`, { headers: { 'x-soft-lark': '1' }, data: data ?? {} });
+  if (!answer.ok()) throw new Error(`${path} answered ${String(answer.status())}: ${await answer.text()}`);
+  return (await answer.json()) as Record<string, unknown>;
+}
+
+/** A new studio and its session; the page is not opened yet. */
 export async function signUp(page: Page, studioName = 'Weir House'): Promise<NewStudio> {
   const email = `${randomUUID()}@example.org`;
-  const form = page.getByRole('tabpanel', { name: 'New studio' });
-  await page.getByRole('tab', { name: 'New studio' }).click();
-  await form.getByRole('textbox', { name: 'Name of the studio' }).fill(studioName);
-  await form.getByRole('textbox', { name: 'Your name' }).fill('Ada Reed');
-  await form.getByRole('textbox', { name: 'E-mail' }).fill(email);
-  await form.getByLabel(/Password, ten/).fill('ten plain characters');
-  await form.getByRole('button', { name: 'Open my studio' }).click();
-  const listed = page.getByRole('dialog').getByRole('listitem');
-  await expect(listed).toHaveCount(8);
-  const codes = await listed.allInnerTexts();
-  await page.getByRole('button', { name: 'I have kept them' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('no lessons');
-  return { email, codes };
+  const { codes } = await post(page, '/studios', {
+    studioName,
+    name: 'Ada Reed',
+    email,
+    password: 'ten plain characters',
+    timeZone: 'Europe/London',
+  });
+  return { email, codes: codes as string[] };
 }
 
 export async function openDemo(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Open the demo studio' }).click();
+  await post(page, '/demo/session');
+  await page.goto('/today');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('lesson');
 }
 
 export interface NewStudent {
   readonly name: string;
-  readonly type?: string;
-  readonly low?: string;
-  readonly high?: string;
+  readonly type?: VoiceType;
+  /** Measured notes, MIDI; none where the range was never measured. */
+  readonly range?: { readonly low: number; readonly high: number } | null;
 }
 
+const MEZZO_RANGE = { low: 58, high: 76 };
+
+/** A student of the studio, whose page is opened. */
 export async function addStudent(
   page: Page,
-  { name, type = 'mezzo', low = 'Bb3', high = 'E5' }: NewStudent,
+  { name, type = 'mezzo-soprano', range = MEZZO_RANGE }: NewStudent,
 ): Promise<void> {
-  await page.getByRole('link', { name: 'Students', exact: true }).click();
-  await page.getByRole('button', { name: 'Add a student' }).click();
-  await page.getByRole('textbox', { name: 'Name' }).fill(name);
-  await page.getByRole('combobox', { name: 'Voice type' }).click();
-  await page.getByRole('option', { name: type, exact: true }).click();
-  await page.getByLabel('Lowest comfortable note').fill(low);
-  await page.getByLabel('Highest comfortable note').fill(high);
-  await page.getByRole('button', { name: 'Add and open' }).click();
+  const id = randomUUID();
+  const measured = range && { measured: { ...range, date: new Date().toISOString().slice(0, 10) } };
+  const voice = { type, style: 'classical', goals: [], bridges: [], avoid: [], ...measured };
+  await post(page, '/students', { id, name, note: '', voice });
+  await page.goto(`/students/${id}`);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
 }
 
-/** A routine of six steps in ten minutes for the student whose page is open. */
+const SIX_STEPS = [
+  'standing-check',
+  'long-hiss',
+  'lip-trill-on-five',
+  'hum-on-the-chord',
+  'up-and-down-five',
+  'falling-hum',
+];
+
+/** A routine of six steps in ten minutes for the student whose page is open; the bench is opened on it. */
 export async function buildSixSteps(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'New routine' }).click();
-  await page.getByRole('button', { name: 'Put six plain steps on it' }).click();
+  const id = randomUUID();
+  const studentId = /\/students\/([^/]+)/.exec(page.url())?.[1];
+  const steps = SIX_STEPS.map((exerciseId) => ({ id: randomUUID(), exerciseId, settings: {} }));
+  await post(page, '/routines', { id, studentId, name: 'Warm-up', kind: 'lesson', minutes: 10, steps });
+  await page.goto(`/routines/${id}`);
   await expect(order(page)).toHaveCount(6);
   await saved(page);
 }

@@ -12,7 +12,7 @@ export {
   type RuleErrorCode,
   type VoiceErrorCode,
 } from './errors.ts';
-export { issueSentence } from './issue-sentence.ts';
+export { issueSentence, shapeProblems } from './issue-sentence.ts';
 export * from './pitch/index.ts';
 export * from './pattern/index.ts';
 export * from './voice/index.ts';

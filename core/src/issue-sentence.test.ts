@@ -8,7 +8,9 @@ test.each([
   ['a number too high', { load: 9 }, '“load” is over 5'],
   ['a number under', { load: -1 }, '“load” is under 0'],
   ['a word nobody knows', { noise: 'noisy' }, '“noise” is none of silent, quiet, normal, loud'],
-  ['the wrong kind', { load: 'two' }, '“load” is no number'],
+  ['the wrong kind', { load: 'two' }, '“load” should be a number'],
+  ['a text where a list belongs', { cues: 'Good.' }, '“cues” should be a list'],
+  ['half of a whole number', { load: 1.5 }, '“load” should be a whole number'],
   [
     'a part of a list, counted from one',
     { cues: [{ text: 'Good.' }, { text: '' }] },

@@ -2,6 +2,14 @@ import type { z } from 'zod';
 
 type Issue = z.core.$ZodIssue;
 
+const KINDS: Readonly<Record<string, string>> = {
+  string: 'a text',
+  number: 'a number',
+  int: 'a whole number',
+  boolean: 'yes or no',
+  array: 'a list',
+  object: 'a group of fields',
+};
 const UNITS: Readonly<Record<string, string>> = { string: ' characters', array: ' entries' };
 
 function told(issue: Issue): string {
@@ -15,7 +23,9 @@ function told(issue: Issue): string {
         ? `has more than ${String(issue.maximum)}${UNITS[issue.origin] ?? ''}`
         : `is over ${String(issue.maximum)}`;
     case 'invalid_type':
-      return issue.message.endsWith('received undefined') ? 'is missing' : `is no ${issue.expected}`;
+      return issue.message.endsWith('received undefined')
+        ? 'is missing'
+        : `should be ${KINDS[issue.expected] ?? issue.expected}`;
     case 'invalid_value':
       return `is none of ${issue.values.map(String).join(', ')}`;
     case 'unrecognized_keys':
@@ -27,6 +37,22 @@ function told(issue: Issue): string {
     default:
       return issue.message;
   }
+}
+
+/** One thing that is wrong with checked data: where, and what is the matter there. */
+export interface ShapeProblem {
+  readonly path: readonly (string | number)[];
+  readonly message: string;
+}
+
+/** All that is wrong with checked data; a field that is not known stands at its own place. */
+export function shapeProblems({ issues }: Pick<z.ZodError, 'issues'>): readonly ShapeProblem[] {
+  return issues.flatMap((issue): readonly ShapeProblem[] => {
+    const path = issue.path.map((part) => (typeof part === 'symbol' ? String(part) : part));
+    return issue.code === 'unrecognized_keys'
+      ? issue.keys.map((key) => ({ path: [...path, key], message: `${key} is not a field of this request` }))
+      : [{ path, message: told(issue) }];
+  });
 }
 
 /**

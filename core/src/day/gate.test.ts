@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   gateOutcome,
   isCleared,
+  lockHolds,
   minutesToday,
   NOT_TODAY_SIGNS,
   openQuestions,
@@ -143,6 +144,20 @@ test.each([
   ['2026-11-25', true],
   ['2026-10-26', true],
   ['2026-10-25', false],
+  ['2026-11-26', false],
 ])('a clearance of %s speaks for today: %p', (clearedOn, speaks) => {
   expect(isCleared(clearedOn, '2026-11-25')).toBe(speaks);
+});
+
+test.each<[Parameters<typeof lockHolds>[0], string | undefined, boolean]>([
+  [{ level: 'urgent', since: '2026-01-01' }, '2026-11-25', true],
+  [{ level: 'not-today', since: '2026-11-25' }, '2026-11-25', true],
+  [{ level: 'not-today', since: '2026-11-24' }, undefined, false],
+  [{ level: 'see-someone', since: '2026-11-20' }, undefined, true],
+  [{ level: 'see-someone', since: '2026-11-20' }, '2026-11-19', true],
+  [{ level: 'see-someone', since: '2026-11-20' }, '2026-11-20', false],
+  [{ level: 'see-someone', since: '2026-09-01' }, '2026-09-20', false],
+  [{ level: 'see-someone', since: '2026-11-20' }, '2026-11-26', true],
+])('a lock %j with a clearance of %s holds on 25 November: %p', (lock, clearedOn, holds) => {
+  expect(lockHolds(lock, clearedOn, '2026-11-25')).toBe(holds);
 });

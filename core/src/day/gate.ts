@@ -46,13 +46,38 @@ const TIRED_FROM = 2;
 const CLEARANCE_DAYS = 30;
 
 /**
- * Whether a clearance on file still speaks for today.
+ * Whether a clearance on file still speaks for today; one of a day to come does not yet.
  *
  * @param clearedOn ISO day, where there is one
  * @param today ISO day
  */
 export function isCleared(clearedOn: string | undefined, today: string): boolean {
-  return clearedOn !== undefined && daysBetween(clearedOn, today) <= CLEARANCE_DAYS;
+  if (clearedOn === undefined) return false;
+  const age = daysBetween(clearedOn, today);
+  return age >= 0 && age <= CLEARANCE_DAYS;
+}
+
+/**
+ * Whether a lock that nobody lifted still holds: an urgent one does until it is lifted, one for today ends with the day, a
+ * referral with a clearance that was given after it.
+ *
+ * @param lock its level, and the ISO day it was locked on
+ * @param clearedOn ISO day of the clearance on file, where there is one
+ * @param today ISO day
+ */
+export function lockHolds(
+  { level, since }: { readonly level: LockLevel; readonly since: string },
+  clearedOn: string | undefined,
+  today: string,
+): boolean {
+  switch (level) {
+    case 'urgent':
+      return true;
+    case 'not-today':
+      return since === today;
+    case 'see-someone':
+      return clearedOn === undefined || clearedOn < since || clearedOn > today;
+  }
 }
 
 /** The conditions of the day: what was chosen before and what the answers add. `fresh` yields to any other. */

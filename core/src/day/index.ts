@@ -13,6 +13,7 @@ export {
 export {
   gateOutcome,
   isCleared,
+  lockHolds,
   LOCK_LEVELS,
   minutesToday,
   openQuestions,

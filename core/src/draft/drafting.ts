@@ -260,7 +260,7 @@ export function fillPlace(
       (other) =>
         other.exercise.id !== exercise.id && !passedOver.some(({ exerciseId }) => exerciseId === other.exercise.id),
     )
-    .map((other) => ({ exerciseId: other.exercise.id, reason: `“${exercise.name}” speaks more for itself here.` }));
+    .map((other) => ({ exerciseId: other.exercise.id, reason: `“${exercise.name}” suits this place better.` }));
   const step: Filled = {
     id: `draft-${exercise.id}`,
     exerciseId: exercise.id,

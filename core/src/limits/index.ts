@@ -1,4 +1,5 @@
 export { changeRules, isRulePath, ruleFigure, type RuleChanges } from './change-rules.ts';
+export { ruleChangesSchema } from './rule-changes.schema.ts';
 export { RANGE_NAMES, RANGE_ROWS } from './range-rows.ts';
 export { replayLedger } from './ledger.ts';
 export { resolveLimits } from './resolve-limits.ts';

@@ -1,9 +1,14 @@
 import { relativeThatFits, type Exercise } from '../shelf/index.ts';
-import { isSingable, layStep } from '../routine/index.ts';
+import { isSingable, layStep, sungBefore, type LaidStep } from '../routine/index.ts';
 import type { Fix, ReviewContext } from './finding.types.ts';
 
 /** Puts the nearest relative that can be sung in a step’s place. */
-export function swapFix(stepId: string, exercise: Exercise, context: ReviewContext, sungSteps: number): readonly Fix[] {
+export function swapFix(
+  { id: stepId, exercise }: Pick<LaidStep, 'id' | 'exercise'>,
+  steps: readonly LaidStep[],
+  context: ReviewContext,
+): readonly Fix[] {
+  const sungSteps = sungBefore(steps, stepId);
   const other = relativeThatFits(
     exercise,
     context.exercises,

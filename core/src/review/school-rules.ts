@@ -7,14 +7,14 @@ import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
 const words = (question: string): string => question.replaceAll('-', ' ');
 
 const schools: Rule = ({ steps, context }) =>
-  steps.flatMap(({ id, exercise }, index): readonly Said[] => {
+  steps.flatMap(({ id, exercise }): readonly Said[] => {
     const against = againstSchool(exercise, context.approach);
     const isMute = exercise.cues.length > 0 && cuesOf(exercise, context.approach).length === 0;
     if (!against && !isMute) return [];
     const message = against
       ? `“${exercise.name}” belongs to another school than the one chosen: ${words(against)}.`
       : `Every cue of “${exercise.name}” belongs to another school than the one chosen.`;
-    const fixes = against ? [...swapFix(id, exercise, context, index), removeFix(id)] : [];
+    const fixes = against ? [...swapFix({ id, exercise }, steps, context), removeFix(id)] : [];
     return [{ rule: 'other-school', severity: 'note', stepId: id, message, fixes }];
   });
 
@@ -75,12 +75,12 @@ const restoring: Rule = ({ steps, context }) =>
       ({ exercise, problem }) =>
         !problem && exercise.extendsRange && !isCloseToPerformance(context) && !mayExtend(exercise, context),
     )
-    .map(({ id, exercise }, index) => ({
+    .map(({ id, exercise }) => ({
       rule: 'extends' as const,
       severity: 'note' as const,
       stepId: id,
       message: `“${exercise.name}” extends the range; by the approach a warm-up only restores it.`,
-      fixes: [...swapFix(id, exercise, context, index), removeFix(id)],
+      fixes: [...swapFix({ id, exercise }, steps, context), removeFix(id)],
     }));
 
 /** Rules on the school that was chosen, and on steps that pull against each other. */

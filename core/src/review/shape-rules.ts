@@ -27,7 +27,7 @@ function coolFix(reviewed: Reviewed): readonly Fix[] {
     : [];
 }
 
-const opening: Rule = ({ sung, context }) => {
+const opening: Rule = ({ steps, sung, context }) => {
   const [first] = sung;
   if (!first || first.exercise.load <= FIGURES.firstLoad) return [];
   const later = sung.find(({ exercise }) => exercise.load <= 1);
@@ -42,12 +42,12 @@ const opening: Rule = ({ sung, context }) => {
       severity: 'warn',
       stepId: first.id,
       message: `The first thing sung is “${first.exercise.name}”, load ${String(first.exercise.load)}.`,
-      fixes: [...move, ...swapFix(first.id, first.exercise, context, 0)],
+      fixes: [...move, ...swapFix(first, steps, context)],
     },
   ];
 };
 
-const loadJumps: Rule = ({ sung, context }) =>
+const loadJumps: Rule = ({ steps, sung, context }) =>
   sung.flatMap((step, index): readonly Said[] => {
     const before = sung[index - 1];
     const jump = before ? step.exercise.load - before.exercise.load : 0;
@@ -71,7 +71,7 @@ const loadJumps: Rule = ({ sung, context }) =>
           ...(between
             ? [{ label: `Put “${between.name}” between`, patch: { op: 'add' as const, exerciseId: between.id, at } }]
             : []),
-          ...swapFix(step.id, step.exercise, context, index),
+          ...swapFix(step, steps, context),
         ],
       },
     ];

@@ -3,7 +3,7 @@ import { isSounding } from '../pattern/index.ts';
 import { isForVoice, isHeavyAt, isLoudAt } from '../shelf/index.ts';
 import { dayIs, strongest, type AvoidZone } from '../voice/index.ts';
 import { writeInterval, writeNote } from '../pitch/index.ts';
-import { isSung, type LaidStep } from '../routine/index.ts';
+import type { LaidStep } from '../routine/index.ts';
 import { removeFix, swapFix } from './find-relative.ts';
 import type { Fix, ReviewContext, Rule, Said } from './finding.types.ts';
 
@@ -27,11 +27,8 @@ const CLEARED_BY_CODE: Readonly<Record<string, 'start' | 'ceiling'>> = {
 };
 
 const problems: Rule = ({ steps, context }) => {
-  let sungSteps = 0;
   return steps.flatMap((step): readonly Said[] => {
     const { id, exercise, problem } = step;
-    const before = sungSteps;
-    if (isSung(step)) sungSteps += 1;
     if (!problem) return [];
     const isCaution = CAUTION_CODES.has(problem.code);
     const cleared = CLEARED_BY_CODE[problem.code];
@@ -49,7 +46,7 @@ const problems: Rule = ({ steps, context }) => {
         severity: isCaution ? 'stop' : 'warn',
         stepId: id,
         message: `${exercise.name}: ${problem.message}`,
-        fixes: [...back, ...swapFix(id, exercise, context, before), removeFix(id)],
+        fixes: [...back, ...swapFix({ id, exercise }, steps, context), removeFix(id)],
       },
     ];
   });
@@ -91,7 +88,7 @@ const needs: Rule = ({ steps, context }) =>
         message: `“${exercise.name}” wants “${first.name}” before it.`,
         fixes: [
           { label: `Add “${first.name}” before it`, patch: { op: 'add', exerciseId: first.id, at } },
-          ...swapFix(id, exercise, context, index),
+          ...swapFix({ id, exercise }, steps, context),
         ],
       },
     ];
@@ -122,7 +119,7 @@ const grit: Rule = ({ steps, context }) =>
         severity: 'stop',
         stepId: id,
         message: `“${exercise.name}” is grit ${why}.`,
-        fixes: [...swapFix(id, exercise, context, index), removeFix(id)],
+        fixes: [...swapFix({ id, exercise }, steps, context), removeFix(id)],
       },
     ];
   });
@@ -130,12 +127,12 @@ const grit: Rule = ({ steps, context }) =>
 const otherVoices: Rule = ({ steps, context }) =>
   steps
     .filter(({ exercise, problem }) => !problem && !isForVoice(exercise, context.voice.type))
-    .map(({ id, exercise }, index) => ({
+    .map(({ id, exercise }) => ({
       rule: 'other-voices',
       severity: 'warn' as const,
       stepId: id,
       message: `“${exercise.name}” is for other voices.`,
-      fixes: swapFix(id, exercise, context, index),
+      fixes: swapFix({ id, exercise }, steps, context),
     }));
 
 const fastBreaths: Rule = ({ steps }) =>

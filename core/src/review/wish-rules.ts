@@ -27,9 +27,9 @@ const measurement: Rule = ({ context: { voice, now }, steps }) => {
 
 const performance: Rule = ({ steps, context }) => {
   if (!isCloseToPerformance(context)) return [];
-  return steps.flatMap(({ id, exercise, problem }, index): readonly Said[] => {
+  return steps.flatMap(({ id, exercise, problem }): readonly Said[] => {
     if (problem) return [];
-    const fixes = [...swapFix(id, exercise, context, index), removeFix(id)];
+    const fixes = [...swapFix({ id, exercise }, steps, context), removeFix(id)];
     if (exercise.extendsRange)
       return [
         {

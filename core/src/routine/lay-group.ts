@@ -3,7 +3,8 @@ import { formatPattern, type Pattern } from '../pattern/index.ts';
 import { patternOfWork, type Exercise } from '../shelf/index.ts';
 import { neverSounded } from '../voice/index.ts';
 import { layRoutine } from './lay-routine.ts';
-import type { LaidStep, RoutineContext, RoutineStep, StepSettings } from './routine.types.ts';
+import type { LaidStep, RoutineContext } from './routine.types.ts';
+import type { RoutineStep, StepSettings } from './step.schema.ts';
 
 /** One of a group, with all that the figures of a day rest on. */
 export interface GroupMember {

@@ -5,7 +5,8 @@ import { narrowPattern, type Pattern } from '../pattern/index.ts';
 import { patternOfWork, type Exercise, type PatternWork } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
 import { keyWays } from './key-ways.ts';
-import type { LaidLadder, RoutineContext, StepSettings } from './routine.types.ts';
+import type { LaidLadder, RoutineContext } from './routine.types.ts';
+import type { StepSettings } from './step.schema.ts';
 
 /** An older voice sings slower, unless the teacher set the tempo. */
 function tempoOf(work: PatternWork, settings: StepSettings, context: RoutineContext): number {

@@ -1,6 +1,7 @@
 import { referenceOf } from '../voice/index.ts';
 import { isSung, layStep } from './lay-step.ts';
-import type { LaidRoutine, LaidStep, RoutineContext, RoutineStep } from './routine.types.ts';
+import type { LaidRoutine, LaidStep, RoutineContext } from './routine.types.ts';
+import type { RoutineStep } from './step.schema.ts';
 
 /**
  * Works a whole routine out for a voice today: limits, keys and seconds of every step, one after the other.

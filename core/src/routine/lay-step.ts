@@ -6,7 +6,8 @@ import { narrowPattern, formatPattern } from '../pattern/index.ts';
 import { heavyBelowTop, isHeavyWork, overlayFor, patternOfWork, type Exercise, type Work } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
 import { layLadder } from './lay-ladder.ts';
-import type { LaidLadder, LaidSiren, LaidStep, RoutineContext, RoutineStep, StepSettings } from './routine.types.ts';
+import type { LaidLadder, LaidSiren, LaidStep, RoutineContext } from './routine.types.ts';
+import type { RoutineStep, StepSettings } from './step.schema.ts';
 
 /** House default, a teacher's setting: seconds to explain an exercise the student does not know yet, and a known one. */
 export const USUAL_SET_UP = { whenNew: 20, whenKnown: 5 };
@@ -148,6 +149,12 @@ const NO_KEY_LEFT: StepProblem = {
 /** Whether a laid step is sung in keys or glides, and so counts for what comes after it. */
 export function isSung({ laid }: Pick<LaidStep, 'laid'>): boolean {
   return laid?.kind === 'pattern' || laid?.kind === 'siren';
+}
+
+/** Sung steps that come before one of a laid routine. */
+export function sungBefore(steps: readonly LaidStep[], stepId: string): number {
+  const at = steps.findIndex(({ id }) => id === stepId);
+  return steps.slice(0, at).filter(isSung).length;
 }
 
 /** Whether an exercise can be sung as it is on the shelf, after so many sung steps. */

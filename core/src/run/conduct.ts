@@ -3,7 +3,8 @@ import { isMissed, STOP_MARKS } from '../past/index.ts';
 import { keyWays } from '../routine/index.ts';
 import { moreHelp } from './help-after.ts';
 import { runKeysOf } from './run-plan.ts';
-import type { RunAction, RunKey, RunState, RunStep, StopCause, SungKey } from './run.types.ts';
+import type { StopCause, SungKey } from './run.schema.ts';
+import type { RunAction, RunKey, RunState, RunStep } from './run.types.ts';
 
 /** A warm-up is never hard work: effort over this, of ten, is a stop. */
 const MOST_EFFORT = 4;

@@ -1,6 +1,6 @@
 import type { Help } from '../shelf/index.ts';
 import { isMissed } from '../past/index.ts';
-import type { SungKey } from './run.types.ts';
+import type { SungKey } from './run.schema.ts';
 
 const MORE: Readonly<Record<Help, Help>> = {
   alone: 'cue-only',

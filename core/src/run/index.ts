@@ -8,11 +8,13 @@ export { isSungByStudent, runDigest, type DigestedStep, type RunDigest } from '.
 export { countdownOf, nextKey, secondsForStep, secondsLeft, type Countdown } from './run-outlook.ts';
 export { runStepOf, startRun } from './run-plan.ts';
 export {
+  plannedStepSchema,
   STOP_CAUSES,
-  type RunAction,
-  type RunKey,
-  type RunState,
-  type RunStep,
+  stopSchema,
+  sungKeySchema,
+  type PlannedStep,
+  type Stop,
   type StopCause,
   type SungKey,
-} from './run.types.ts';
+} from './run.schema.ts';
+export type { RunAction, RunKey, RunState, RunStep } from './run.types.ts';

@@ -1,7 +1,7 @@
 import { answersCracks } from '../day/index.ts';
 import type { Approach, Exercise } from '../shelf/index.ts';
 import type { Mark } from '../past/index.ts';
-import type { SungKey } from './run.types.ts';
+import type { SungKey } from './run.schema.ts';
 
 /** Source: house choice; keys a remedy is given before the next is offered. */
 const KEYS_A_REMEDY = 2;

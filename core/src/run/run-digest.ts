@@ -1,5 +1,6 @@
 import type { Mark, PastExercise } from '../past/index.ts';
-import type { RunState, SungKey } from './run.types.ts';
+import type { SungKey } from './run.schema.ts';
+import type { RunState } from './run.types.ts';
 
 /** What lists and later routines need of a run, worked out whenever the run changes. */
 export interface RunDigest {

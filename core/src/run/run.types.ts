@@ -1,11 +1,8 @@
 import type { LadderInput, Leg, Zone } from '../ladder/index.ts';
 import type { ExerciseKind } from '../limits/index.ts';
 import type { Help } from '../shelf/index.ts';
-import { MARKS, type KeyOutcome, type Mark } from '../past/index.ts';
-
-/** What can stop a step: a mark, or effort over four of ten. */
-export const STOP_CAUSES = [...MARKS, 'effort'] as const;
-export type StopCause = (typeof STOP_CAUSES)[number];
+import type { Mark } from '../past/index.ts';
+import type { Stop, SungKey } from './run.schema.ts';
 
 /** One key to sing, or one pass of a glide. Pitches MIDI; seconds from cue to the end of the breath after it. */
 export interface RunKey {
@@ -46,22 +43,6 @@ export interface RunStep {
   readonly resistance?: number;
 }
 
-/** A key as it was really sung, or left out on the way. */
-export interface SungKey {
-  readonly id: string;
-  readonly stepId: string;
-  readonly exerciseId: string;
-  readonly tonic: number;
-  readonly leg: Leg;
-  readonly low: number;
-  readonly high: number;
-  readonly tempo: number;
-  readonly outcome: KeyOutcome;
-  readonly marks: readonly Mark[];
-  readonly help?: Help;
-  readonly manner?: string;
-}
-
 /** A run on its way: plain data, so that it can be kept and taken up again. */
 export interface RunState {
   readonly steps: readonly RunStep[];
@@ -72,7 +53,7 @@ export interface RunState {
   readonly marks: readonly Mark[];
   readonly sung: readonly SungKey[];
   /** What stopped which step, in order. */
-  readonly stops: readonly { readonly stepId: string; readonly mark: StopCause }[];
+  readonly stops: readonly Stop[];
   /** While stopped: the id of the key that was being sung. */
   heldKeyId?: string;
   /** The step was explained and has begun. */

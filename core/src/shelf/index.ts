@@ -1,4 +1,5 @@
 export { APPROACH_CHOICES } from './approach.data.ts';
+export { approachSchema, keptVoiceSchema } from './kept-voice.schema.ts';
 export { checkShelf } from './check-shelf.ts';
 export { againstSchool, opposedOn } from './pulls.ts';
 export { PULL_CAUTIONS, PULLS } from './pulls.data.ts';

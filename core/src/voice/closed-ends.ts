@@ -1,4 +1,5 @@
-import type { PitchRange, Voice } from './voice.types.ts';
+import type { PitchRange } from './voice-file.schema.ts';
+import type { Voice } from './voice.types.ts';
 
 /** The part of a range that is left where closed stretches hold an end of it; the range itself where they leave nothing. */
 function openPart(range: PitchRange, closed: readonly PitchRange[]): PitchRange {

@@ -25,16 +25,20 @@ export {
   STYLES,
   VOICE_TYPES,
   ZONE_KINDS,
-  type AvoidZone,
-  type Bridge,
   type ChangingStage,
-  type MeasuredRange,
   type Occasion,
-  type PitchRange,
   type Register,
   type Style,
-  type Voice,
-  type VoiceFile,
   type VoiceType,
   type ZoneKind,
-} from './voice.types.ts';
+} from './voice-kinds.data.ts';
+export {
+  noteRangeSchema,
+  voiceFileSchema,
+  type AvoidZone,
+  type Bridge,
+  type MeasuredRange,
+  type PitchRange,
+  type VoiceFile,
+} from './voice-file.schema.ts';
+export type { Voice } from './voice.types.ts';

@@ -1,7 +1,8 @@
 import { daysBetween } from './days.ts';
 import { BELT_CEILINGS, REFERENCE_RANGES, type AdultType, type ReferenceTable } from './reference-ranges.data.ts';
 import { isYoungVoice } from './reference.ts';
-import type { MeasuredRange, PitchRange, Voice } from './voice.types.ts';
+import type { MeasuredRange, PitchRange } from './voice-file.schema.ts';
+import type { Voice } from './voice.types.ts';
 
 /** Source: usual teaching reference for changing voices; a week apart, a minor third at either end. */
 const CHANGE = { leastDays: 7, leastSemitones: 3 };

@@ -1,5 +1,6 @@
 // Source: common voice-teaching references, schools differ; bridges of contralto, countertenor and trebles vary most.
-import type { ChangingStage, PitchRange, VoiceType } from './voice.types.ts';
+import type { PitchRange } from './voice-file.schema.ts';
+import type { ChangingStage, VoiceType } from './voice-kinds.data.ts';
 
 /** One row of the reference table, MIDI: usual trained range, comfortable default, bridges from the lowest. */
 export interface ReferenceRange {

@@ -9,7 +9,8 @@ import {
   type ReferenceRange,
   type ReferenceTable,
 } from './reference-ranges.data.ts';
-import type { Voice, VoiceType } from './voice.types.ts';
+import type { VoiceType } from './voice-kinds.data.ts';
+import type { Voice } from './voice.types.ts';
 
 const ADULT_AGE = 18;
 

@@ -1,4 +1,5 @@
-import { CHANGING_STAGES, type ChangingStage, type PitchRange, type VoiceFile } from './voice.types.ts';
+import type { PitchRange, VoiceFile } from './voice-file.schema.ts';
+import { CHANGING_STAGES, type ChangingStage } from './voice-kinds.data.ts';
 import { referenceOf } from './reference.ts';
 
 /** House choice: another stage is said to fit better where it lies nearer by so many semitones, both ends together. */

@@ -1,7 +1,8 @@
 import { VoiceError, type VoiceErrorCode } from '../errors.ts';
 import { referenceNameOf, referenceOf } from './reference.ts';
 import { SPEAKING_NOTES } from './reference-ranges.data.ts';
-import type { PitchRange, Voice, VoiceFile } from './voice.types.ts';
+import type { PitchRange, VoiceFile } from './voice-file.schema.ts';
+import type { Voice } from './voice.types.ts';
 
 /** The lower edge counts as the turnover, so that a rung that touches the change is already at the bridge. */
 export function voiceOf(file: VoiceFile): Voice {

@@ -223,7 +223,7 @@ export function Part(type: () => Type, options: FieldOptions = {}): PropertyDeco
   return applyDecorators(
     ApiProperty({ type: () => type(), required: !options.optional }),
     TypeOf(type),
-    IsObject({ message: 'is no object' }),
+    IsObject({ message: 'is not a group of fields' }),
     ValidateNested({ message: 'is not complete' }),
     presence(options),
   );
@@ -236,7 +236,7 @@ export function Parts(type: () => Type, most: number, options: FieldOptions = {}
     TypeOf(type),
     IsArray({ message: 'is not a list' }),
     ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
-    IsObject({ each: true, message: 'is no list of objects' }),
+    IsObject({ each: true, message: 'is not a list of groups of fields' }),
     ValidateNested({ each: true, message: 'is not complete' }),
     presence(options),
   );

@@ -29,3 +29,4 @@ export { invalid, validationPipe } from './validation.ts';
 export { written } from './written.ts';
 export { readStored, unreadable } from './stored.ts';
 export { UnreadableDto } from './unreadable.dto.ts';
+export { Shape, shapeComponents, Shapes } from './shapes.ts';

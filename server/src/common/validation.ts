@@ -2,10 +2,17 @@ import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@ne
 import { BodyReading } from './body-reading.ts';
 import { unknownFields } from './known-fields.ts';
 import { Problem, type FieldProblem } from './problem.ts';
+import { shapeFaults } from './shapes.ts';
 
 function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProblem[] {
-  return errors.flatMap(({ property, constraints = {}, children = [] }) => {
+  return errors.flatMap((error) => {
+    const { property, constraints = {}, children = [] } = error;
     const field = path ? `${path}.${property}` : property;
+    const inside = shapeFaults(error).map((fault) => ({
+      ...fault,
+      field: fault.field ? `${field}.${fault.field}` : field,
+    }));
+    if (inside.length > 0) return inside;
     const own = Object.entries(constraints).map(([rule, message]) => ({
       field,
       message: rule === 'whitelistValidation' ? `${property} is not a field of this request` : message,

@@ -1,4 +1,4 @@
-import { LOCK_LEVELS } from '@soft-lark/core';
+import { lockHolds, LOCK_LEVELS } from '@soft-lark/core';
 import { Injectable } from '@nestjs/common';
 import { In, IsNull } from 'typeorm';
 import { Clock, notFound, type SignedIn } from '../common/index.ts';
@@ -7,13 +7,6 @@ import { StudentsService, type StudentDto } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
 import type { LockDto, NewLockDto } from './dto/gate.dto.ts';
 import { VoiceLock } from './voice-lock.entity.ts';
-
-/** An urgent lock stays until it is lifted, one for today ends with the day, a referral with a clearance on file. */
-function holds(lock: VoiceLock, clearedOn: string | undefined, today: string): boolean {
-  if (lock.liftedAt !== null) return false;
-  if (lock.level === 'not-today') return lock.since === today;
-  return lock.level === 'urgent' || clearedOn === undefined || clearedOn < lock.since;
-}
 
 @Injectable()
 export class GateService {
@@ -41,7 +34,7 @@ export class GateService {
     const found = new Map<string, LockDto>();
     for (const { id, voice } of students) {
       const open = locks
-        .filter((lock) => lock.studentId === id && holds(lock, voice.clearedOn, today))
+        .filter((lock) => lock.studentId === id && lockHolds(lock, voice.clearedOn, today))
         .sort((a, b) => LOCK_LEVELS.indexOf(a.level) - LOCK_LEVELS.indexOf(b.level));
       if (open[0]) found.set(id, this.view(open[0]));
     }

@@ -1,27 +1,10 @@
-import type { Condition, Mark, PastExercise, StopCause } from '@soft-lark/core';
+import type { Condition, Mark, PastExercise, PlannedStep, Stop } from '@soft-lark/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** A key as it was planned. */
-interface PlannedRunKey {
-  readonly tonic: number;
-  readonly leg: string;
-  readonly low: number;
-  readonly high: number;
-}
-
-/** A step as it stood when the run began. */
-interface PlannedRunStep {
-  readonly stepId: string;
-  readonly exerciseId: string;
-  readonly name: string;
-  readonly kind: string;
-  readonly seconds: number;
-  readonly keys: readonly PlannedRunKey[];
-}
-
+/** The steps as they stood when the run began. */
 export interface StoredPlan {
   readonly schema: 1;
-  readonly steps: readonly PlannedRunStep[];
+  readonly steps: readonly PlannedStep[];
 }
 
 @Entity('run')
@@ -55,7 +38,7 @@ export class Run {
 
   /** What stopped which step, in order; never counted against anyone. */
   @Column('jsonb')
-  stops!: { stepId: string; mark: StopCause }[];
+  stops!: readonly Stop[];
 
   /** 1–5, asked on the closing card. */
   @Column('smallint', { nullable: true })

@@ -8,6 +8,7 @@ import {
   type BeltKey,
   type Condition,
   type Mark,
+  type SungKey,
 } from '@soft-lark/core';
 import type { EntityManager } from 'typeorm';
 import { notFound, Problem } from '../common/index.ts';
@@ -16,7 +17,7 @@ import { ExercisesService } from '../exercises/index.ts';
 import { RoutinesService } from '../routines/index.ts';
 import { StudentsService } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
-import type { BeltEvidenceDto, RunDto, RunPageDto, RunSummaryDto, SentRunDto, SungKeyDto } from './dto/runs.dto.ts';
+import type { BeltEvidenceDto, RunDto, RunPageDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
 import { RunKey } from './run-key.entity.ts';
 import { Run } from './run.entity.ts';
 
@@ -92,7 +93,7 @@ function summaryView(row: SummaryRow): RunSummaryDto {
   };
 }
 
-function keyView({ help, manner, ...key }: RunKey): SungKeyDto {
+function keyView({ help, manner, ...key }: RunKey): SungKey {
   const { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks } = key;
   const way = { ...(help && { help }), ...(manner !== null && { manner }) };
   return { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks, ...way };
@@ -190,8 +191,7 @@ export class RunsService {
       this.scope.of(RunKey, studioId).find({ where: { runId: id }, order: { position: 'ASC' } }),
     ]);
     if (!summary || !run) throw notFound('run');
-    const plan = run.plan.steps as RunDto['plan'];
-    return { ...summary, plan, stops: run.stops, revision: run.revision, sung: keys.map(keyView) };
+    return { ...summary, plan: run.plan.steps, stops: run.stops, revision: run.revision, sung: keys.map(keyView) };
   }
 
   /**

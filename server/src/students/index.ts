@@ -1,4 +1,3 @@
-export { NoteRangeDto } from './dto/voice-file.dto.ts';
 export { StudentDto } from './dto/students.dto.ts';
 export { StudentsModule } from './students.module.ts';
 export { StudentsService } from './students.service.ts';

@@ -1,4 +1,4 @@
-export { Approach, RuleFigures, SessionDto } from './dto/studios.dto.ts';
+export { SessionDto } from './dto/studios.dto.ts';
 export { hashPassword } from './passwords.ts';
 export { keepSession, openSession } from './session-cookie.ts';
 export { SignInThrottle } from './sign-in-throttle.ts';

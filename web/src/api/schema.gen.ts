@@ -786,12 +786,8 @@ export interface components {
             studioName: string;
             timeZone: string;
             isDemo: boolean;
-            approach: {
-                [key: string]: string;
-            };
-            rules: {
-                [key: string]: number;
-            };
+            approach: components["schemas"]["Approach"];
+            rules: components["schemas"]["RuleChanges"];
             noteNaming: components["schemas"]["NoteNamingDto"];
             readyQuestions: components["schemas"]["ReadyQuestionDto"][];
             /** Format: date-time */
@@ -812,12 +808,8 @@ export interface components {
             studioName: string;
             timeZone: string;
             isDemo: boolean;
-            approach: {
-                [key: string]: string;
-            };
-            rules: {
-                [key: string]: number;
-            };
+            approach: components["schemas"]["Approach"];
+            rules: components["schemas"]["RuleChanges"];
             noteNaming: components["schemas"]["NoteNamingDto"];
             readyQuestions: components["schemas"]["ReadyQuestionDto"][];
             /** Format: date-time */
@@ -828,12 +820,8 @@ export interface components {
         StudioDto: {
             name: string;
             timeZone: string;
-            approach: {
-                [key: string]: string;
-            };
-            rules: {
-                [key: string]: number;
-            };
+            approach: components["schemas"]["Approach"];
+            rules: components["schemas"]["RuleChanges"];
             noteNaming: components["schemas"]["NoteNamingDto"];
             readyQuestions: components["schemas"]["ReadyQuestionDto"][];
             version: number;
@@ -863,74 +851,10 @@ export interface components {
             device: string;
             isThis: boolean;
         };
-        BridgeDto: {
-            low: number;
-            high: number;
-            /** Format: date */
-            date?: string;
-        };
-        MeasuredRangeDto: {
-            low: number;
-            high: number;
-            reachLow?: number;
-            reachHigh?: number;
-            /** Format: date */
-            date: string;
-        };
-        AvoidZoneDto: {
-            low: number;
-            high: number;
-            /** @enum {string} */
-            kind: "never-sounded" | "not-held" | "not-loud" | "not-heavy";
-            seconds?: number;
-        };
-        NoteRangeDto: {
-            low: number;
-            high: number;
-        };
-        VoiceFileDto: {
-            /** @enum {string} */
-            type: "soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing";
-            age?: number;
-            /** @enum {string} */
-            changingStage?: "first" | "second" | "third" | "new" | "settling" | "early" | "peak" | "young-adult";
-            /** @enum {string} */
-            style: "classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy" | "gospel" | "rock" | "rnb";
-            otherStyles?: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy" | "gospel" | "rock" | "rnb")[];
-            goals: string[];
-            speakingNote?: number;
-            bridges: components["schemas"]["BridgeDto"][];
-            measured?: components["schemas"]["MeasuredRangeDto"];
-            hardFloor?: number;
-            hardCeiling?: number;
-            beltCeiling?: number;
-            margin?: number;
-            avoid: components["schemas"]["AvoidZoneDto"][];
-            gritAllowed?: boolean;
-            gaps?: components["schemas"]["NoteRangeDto"][];
-            wanted?: string;
-            piece?: string;
-            cautions?: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
-            obstacles?: ("cannot-trill" | "no-straw" | "seated" | "thin-walls")[];
-            /** Format: date */
-            clearedOn?: string;
-            /** Format: date */
-            beltEaseOn?: string;
-            /** Format: date */
-            holdsOnSince?: string;
-            /** Format: date */
-            consentOn?: string;
-            approach?: {
-                [key: string]: string;
-            };
-            rules?: {
-                [key: string]: number;
-            };
-        };
         StudentDto: {
             name: string;
             note: string;
-            voice: components["schemas"]["VoiceFileDto"];
+            voice: components["schemas"]["VoiceFile"];
             /** Format: uuid */
             id: string;
             version: number;
@@ -939,14 +863,14 @@ export interface components {
         NewStudentDto: {
             name: string;
             note: string;
-            voice: components["schemas"]["VoiceFileDto"];
+            voice: components["schemas"]["VoiceFile"];
             /** Format: uuid */
             id: string;
         };
         ChangedStudentDto: {
             name: string;
             note: string;
-            voice: components["schemas"]["VoiceFileDto"];
+            voice: components["schemas"]["VoiceFile"];
             version: number;
         };
         OwnMarkDto: {
@@ -1011,43 +935,12 @@ export interface components {
                 [key: string]: unknown;
             };
         };
-        StepSettingsDto: {
-            start?: number;
-            step?: number;
-            returnStep?: number;
-            /** @enum {string} */
-            travel?: "rise-return" | "rise" | "fall" | "fall-return" | "rise-fall" | "stay";
-            maxKeys?: number;
-            timesPerKey?: number;
-            touchLimit?: boolean;
-            tempo?: number;
-            floor?: number;
-            ceiling?: number;
-            struck?: number[];
-            added?: number[];
-            narrowTo?: number;
-            withinSeconds?: number;
-            seconds?: number;
-            repeats?: number;
-            overlay?: string;
-            contrast?: boolean;
-            cue?: string;
-            note?: string;
-        };
-        RoutineStepDto: {
-            /** Format: uuid */
-            id: string;
-            exerciseId: string;
-            settings: components["schemas"]["StepSettingsDto"];
-            locked?: boolean;
-            block?: string;
-        };
         RoutineDto: {
             name: string;
             /** @enum {string} */
             kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
-            steps: components["schemas"]["RoutineStepDto"][];
+            steps: components["schemas"]["RoutineStep"][];
             /** Format: uuid */
             id: string;
             /** Format: uuid */
@@ -1061,7 +954,7 @@ export interface components {
             /** @enum {string} */
             kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
-            steps: components["schemas"]["RoutineStepDto"][];
+            steps: components["schemas"]["RoutineStep"][];
             version: number;
             /** Format: date-time */
             savedAt: string;
@@ -1072,7 +965,7 @@ export interface components {
             /** @enum {string} */
             kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
-            steps: components["schemas"]["RoutineStepDto"][];
+            steps: components["schemas"]["RoutineStep"][];
             /** Format: uuid */
             id: string;
             /** Format: uuid */
@@ -1083,7 +976,7 @@ export interface components {
             /** @enum {string} */
             kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
-            steps: components["schemas"]["RoutineStepDto"][];
+            steps: components["schemas"]["RoutineStep"][];
             version: number;
         };
         BeltEvidenceDto: {
@@ -1126,49 +1019,6 @@ export interface components {
             highest: number | null;
             marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy")[];
         };
-        PlannedKeyDto: {
-            tonic: number;
-            /** @enum {string} */
-            leg: "up" | "down" | "home";
-            low: number;
-            high: number;
-        };
-        PlannedStepDto: {
-            /** Format: uuid */
-            stepId: string;
-            exerciseId: string;
-            name: string;
-            /** @enum {string} */
-            kind: "pattern" | "siren" | "breath" | "timed" | "spoken";
-            seconds: number;
-            keys: components["schemas"]["PlannedKeyDto"][];
-            resistance?: number;
-        };
-        SungKeyDto: {
-            tonic: number;
-            /** @enum {string} */
-            leg: "up" | "down" | "home";
-            low: number;
-            high: number;
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            stepId: string;
-            exerciseId: string;
-            tempo: number;
-            /** @enum {string} */
-            outcome: "sung" | "skipped";
-            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy")[];
-            /** @enum {string} */
-            help?: "shown" | "together" | "cue-only" | "alone";
-            manner?: string;
-        };
-        StopDto: {
-            /** Format: uuid */
-            stepId: string;
-            /** @enum {string} */
-            mark: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy" | "effort";
-        };
         RunDto: {
             /** Format: uuid */
             id: string;
@@ -1190,9 +1040,9 @@ export interface components {
             lowest: number | null;
             highest: number | null;
             marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy")[];
-            plan: components["schemas"]["PlannedStepDto"][];
-            sung: components["schemas"]["SungKeyDto"][];
-            stops: components["schemas"]["StopDto"][];
+            plan: components["schemas"]["PlannedStep"][];
+            sung: components["schemas"]["SungKey"][];
+            stops: components["schemas"]["Stop"][];
             revision: number;
         };
         SentRunDto: {
@@ -1206,10 +1056,10 @@ export interface components {
             /** Format: date-time */
             endedAt?: string;
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
-            plan: components["schemas"]["PlannedStepDto"][];
-            sung: components["schemas"]["SungKeyDto"][];
+            plan: components["schemas"]["PlannedStep"][];
+            sung: components["schemas"]["SungKey"][];
             sungBefore?: number;
-            stops: components["schemas"]["StopDto"][];
+            stops: components["schemas"]["Stop"][];
             ease?: number;
             note: string;
             revision: number;
@@ -1249,7 +1099,7 @@ export interface components {
             /** @enum {string} */
             kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
-            steps: components["schemas"]["RoutineStepDto"][];
+            steps: components["schemas"]["RoutineStep"][];
             /** Format: uuid */
             id: string;
             parts: components["schemas"]["RecipePartDto"][];
@@ -1261,7 +1111,7 @@ export interface components {
             /** @enum {string} */
             kind: "lesson" | "home" | "late" | "performance" | "cool-down";
             minutes: number;
-            steps: components["schemas"]["RoutineStepDto"][];
+            steps: components["schemas"]["RoutineStep"][];
             /** Format: uuid */
             id: string;
             parts: components["schemas"]["RecipePartDto"][];
@@ -1284,8 +1134,8 @@ export interface components {
             reachLow?: number;
             reachHigh?: number;
             speakingNote?: number;
-            gaps: components["schemas"]["NoteRangeDto"][];
-            bridges: components["schemas"]["NoteRangeDto"][];
+            gaps: components["schemas"]["NoteRange"][];
+            bridges: components["schemas"]["NoteRange"][];
             /** @enum {string} */
             way: "microphone" | "keys" | "midi" | "simulated";
             /** Format: uuid */
@@ -1299,8 +1149,8 @@ export interface components {
             reachLow?: number;
             reachHigh?: number;
             speakingNote?: number;
-            gaps: components["schemas"]["NoteRangeDto"][];
-            bridges: components["schemas"]["NoteRangeDto"][];
+            gaps: components["schemas"]["NoteRange"][];
+            bridges: components["schemas"]["NoteRange"][];
             /** @enum {string} */
             way: "microphone" | "keys" | "midi" | "simulated";
             /** Format: uuid */
@@ -1376,6 +1226,148 @@ export interface components {
             /** Format: date */
             day: string;
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
+        };
+        VoiceFile: {
+            /** @enum {string} */
+            type: "soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing";
+            age?: number;
+            /** @enum {string} */
+            changingStage?: "first" | "second" | "third" | "new" | "settling" | "early" | "peak" | "young-adult";
+            /** @enum {string} */
+            style: "classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy" | "gospel" | "rock" | "rnb";
+            otherStyles?: ("classical" | "theatre" | "pop" | "jazz" | "folk" | "choral" | "heavy" | "gospel" | "rock" | "rnb")[];
+            goals: string[];
+            speakingNote?: number;
+            bridges: {
+                low: number;
+                high: number;
+                /** Format: date */
+                date?: string;
+            }[];
+            measured?: {
+                low: number;
+                high: number;
+                reachLow?: number;
+                reachHigh?: number;
+                /** Format: date */
+                date: string;
+            };
+            hardFloor?: number;
+            hardCeiling?: number;
+            beltCeiling?: number;
+            margin?: number;
+            avoid: {
+                low: number;
+                high: number;
+                /** @enum {string} */
+                kind: "never-sounded" | "not-held" | "not-loud" | "not-heavy";
+                seconds?: number;
+            }[];
+            gritAllowed?: boolean;
+            gaps?: {
+                low: number;
+                high: number;
+            }[];
+            wanted?: string;
+            piece?: string;
+            cautions?: ("asthma" | "panic" | "epilepsy" | "pregnancy" | "belly" | "jaw" | "eyes-or-ears" | "neck-and-shoulder")[];
+            obstacles?: ("cannot-trill" | "no-straw" | "seated" | "thin-walls")[];
+            /** Format: date */
+            clearedOn?: string;
+            /** Format: date */
+            beltEaseOn?: string;
+            /** Format: date */
+            holdsOnSince?: string;
+            /** Format: date */
+            consentOn?: string;
+            approach?: {
+                [key: string]: string;
+            };
+            rules?: {
+                [key: string]: number;
+            };
+        };
+        Approach: {
+            [key: string]: string;
+        };
+        RuleChanges: {
+            [key: string]: number;
+        };
+        NoteRange: {
+            low: number;
+            high: number;
+        };
+        RoutineStep: {
+            /** Format: uuid */
+            id: string;
+            exerciseId: string;
+            settings: {
+                start?: number;
+                step?: number;
+                returnStep?: number;
+                /** @enum {string} */
+                travel?: "rise-return" | "rise" | "fall" | "fall-return" | "rise-fall" | "stay";
+                maxKeys?: number;
+                timesPerKey?: number;
+                touchLimit?: boolean;
+                tempo?: number;
+                floor?: number;
+                ceiling?: number;
+                struck?: number[];
+                added?: number[];
+                narrowTo?: number;
+                withinSeconds?: number;
+                seconds?: number;
+                repeats?: number;
+                overlay?: string;
+                contrast?: boolean;
+                cue?: string;
+                note?: string;
+            };
+            locked?: boolean;
+            block?: string;
+        };
+        PlannedStep: {
+            /** Format: uuid */
+            stepId: string;
+            exerciseId: string;
+            name: string;
+            /** @enum {string} */
+            kind: "pattern" | "siren" | "breath" | "timed" | "spoken";
+            seconds: number;
+            keys: {
+                tonic: number;
+                /** @enum {string} */
+                leg: "up" | "down" | "home";
+                low: number;
+                high: number;
+            }[];
+            resistance?: number;
+        };
+        SungKey: {
+            tonic: number;
+            /** @enum {string} */
+            leg: "up" | "down" | "home";
+            low: number;
+            high: number;
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            stepId: string;
+            exerciseId: string;
+            tempo: number;
+            /** @enum {string} */
+            outcome: "sung" | "skipped";
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy")[];
+            /** @enum {string} */
+            help?: "shown" | "together" | "cue-only" | "alone";
+            manner?: string;
+        };
+        Stop: {
+            /** Format: uuid */
+            stepId: string;
+            /** @enum {string} */
+            mark: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy" | "effort";
         };
     };
     responses: never;

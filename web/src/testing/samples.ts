@@ -33,7 +33,7 @@ export function studio(change: Partial<Schemas['StudioDto']> = {}): Schemas['Stu
   return { name: 'Tern Lock', timeZone, approach, rules, noteNaming, readyQuestions, version: 1, ...change };
 }
 
-export function voice(change: Partial<Schemas['VoiceFileDto']> = {}): Schemas['VoiceFileDto'] {
+export function voice(change: Partial<Schemas['VoiceFile']> = {}): Schemas['VoiceFile'] {
   return {
     type: 'mezzo-soprano',
     age: 34,
@@ -50,7 +50,7 @@ export function student(change: Partial<Schemas['StudentDto']> = {}): Schemas['S
   return { id: STUDENT, name: 'Maud Pellow', note: '', voice: voice(), version: 3, known: [], ...change };
 }
 
-export function step(exerciseId: string, change: Partial<Schemas['RoutineStepDto']> = {}): Schemas['RoutineStepDto'] {
+export function step(exerciseId: string, change: Partial<Schemas['RoutineStep']> = {}): Schemas['RoutineStep'] {
   return { id: `01920000-0000-7000-9000-${hex(exerciseId)}`, exerciseId, settings: {}, ...change };
 }
 

@@ -184,7 +184,7 @@ export const shelf = {
     figures: {
       step: 'Step',
       fewestKeys: 'Fewest keys',
-      mostKeys: 'Most keys',
+      mostKeys: 'Keys, at most',
       timesPerKey: 'Times in each key',
       cueBeats: 'Beats of the cue',
       restBeats: 'Beats of rest',

@@ -236,7 +236,7 @@ export const en = {
     tempo: '{{tempo}} bpm',
     resistance: 'resistance {{resistance}} of 4',
     easeOf: 'ease {{ease}} of 5',
-    sungAs: 'sung as {{conditions}}',
+    sungAs: 'that day: {{conditions}}',
     chartNeedsTwo: 'A picture needs two runs.',
   },
   about: {

@@ -1,9 +1,14 @@
-import { CHECK_WAYS } from '@soft-lark/core';
+import { CHECK_WAYS, noteRangeSchema, type PitchRange } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { NoteRangeDto } from '../../students/index.ts';
-import { Choice, Id, Parts, Pitch, Whole } from '../../common/index.ts';
+import { Choice, Id, Pitch, Shapes, Whole } from '../../common/index.ts';
 
-class CheckFindingsDto extends NoteRangeDto {
+class CheckFindingsDto {
+  @Pitch()
+  low!: number;
+
+  @Pitch()
+  high!: number;
+
   @Pitch({ optional: true })
   reachLow?: number;
 
@@ -14,11 +19,11 @@ class CheckFindingsDto extends NoteRangeDto {
   speakingNote?: number;
 
   /** Missing notes inside the range. */
-  @Parts(() => NoteRangeDto, 12)
-  gaps!: NoteRangeDto[];
+  @Shapes('NoteRange', noteRangeSchema, 12)
+  gaps!: PitchRange[];
 
-  @Parts(() => NoteRangeDto, 4)
-  bridges!: NoteRangeDto[];
+  @Shapes('NoteRange', noteRangeSchema, 4)
+  bridges!: PitchRange[];
 
   @Choice(CHECK_WAYS)
   way!: string;

@@ -1,102 +1,23 @@
 import {
   CONDITIONS,
-  EXERCISE_KINDS,
-  HELPS,
-  KEY_OUTCOMES,
-  LEGS,
   MARKS,
-  STOP_CAUSES,
+  plannedStepSchema,
+  stopSchema,
+  sungKeySchema,
   type Condition,
-  type ExerciseKind,
-  type Help,
-  type Leg,
   type Mark,
-  type StopCause,
+  type PlannedStep,
+  type Stop,
   type SungKey,
 } from '@soft-lark/core';
-import { ApiProperty } from '@nestjs/swagger';
+import { ApiProperty, getSchemaPath } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import { Choice, Choices, Formed, Id, Instant, Parts, Pitch, Real, Text, Whole } from '../../common/index.ts';
+import { Choices, Id, Instant, Shapes, Text, Whole } from '../../common/index.ts';
 
 /** House choice: what one sending may add; a page that was away sends the rest after it. */
 const MOST_KEYS = 100;
 /** House choice: ten hours of singing. */
 const MOST_KEYS_OF_RUN = 5000;
-const EXERCISE_ID = /^[a-z0-9]+(-[a-z0-9]+)*$/;
-
-export class PlannedKeyDto {
-  @Pitch()
-  tonic!: number;
-
-  @Choice(LEGS)
-  leg!: Leg;
-
-  @Pitch()
-  low!: number;
-
-  @Pitch()
-  high!: number;
-}
-
-export class PlannedStepDto {
-  @Id()
-  stepId!: string;
-
-  @Formed(EXERCISE_ID, 'is the id of an exercise')
-  exerciseId!: string;
-
-  @Text({ max: 240 })
-  name!: string;
-
-  @Choice(EXERCISE_KINDS)
-  kind!: ExerciseKind;
-
-  @Real(0, 7200)
-  seconds!: number;
-
-  @Parts(() => PlannedKeyDto, 400)
-  keys!: PlannedKeyDto[];
-
-  /** Resistance of occluded work, as it was then. */
-  @Whole(1, 4, { optional: true })
-  resistance?: number;
-}
-
-export class SungKeyDto extends PlannedKeyDto {
-  @Id()
-  id!: string;
-
-  @Id()
-  stepId!: string;
-
-  @Formed(EXERCISE_ID, 'is the id of an exercise')
-  exerciseId!: string;
-
-  @Real(20, 400)
-  tempo!: number;
-
-  @Choice(KEY_OUTCOMES)
-  outcome!: SungKey['outcome'];
-
-  @Choices(MARKS)
-  marks!: Mark[];
-
-  /** Who sounded in it. */
-  @Choice(HELPS, { optional: true })
-  help?: Help;
-
-  @Text({ max: 240, optional: true })
-  manner?: string;
-}
-
-/** What stopped a step: a mark, or more effort than a warm-up may cost. */
-export class StopDto {
-  @Id()
-  stepId!: string;
-
-  @Choice(STOP_CAUSES)
-  mark!: StopCause;
-}
 
 /** A run as the page has it so far. Sent as often as it changes; keys are added, never taken away, those there need not come again. */
 export class SentRunDto {
@@ -118,18 +39,18 @@ export class SentRunDto {
   @Choices(CONDITIONS)
   conditions!: Condition[];
 
-  @Parts(() => PlannedStepDto, 60)
-  plan!: PlannedStepDto[];
+  @Shapes('PlannedStep', plannedStepSchema, 60)
+  plan!: PlannedStep[];
 
-  @Parts(() => SungKeyDto, MOST_KEYS)
-  sung!: SungKeyDto[];
+  @Shapes('SungKey', sungKeySchema, MOST_KEYS)
+  sung!: SungKey[];
 
   /** How many keys came before these; none where it is left out. */
   @Whole(0, MOST_KEYS_OF_RUN, { optional: true })
   sungBefore?: number;
 
-  @Parts(() => StopDto, 60)
-  stops!: StopDto[];
+  @Shapes('Stop', stopSchema, 60)
+  stops!: Stop[];
 
   @Whole(1, 5, { optional: true })
   ease?: number;
@@ -191,14 +112,14 @@ export class RunSummaryDto {
 }
 
 export class RunDto extends RunSummaryDto {
-  @ApiProperty({ type: () => PlannedStepDto, isArray: true })
-  plan!: PlannedStepDto[];
+  @ApiProperty({ type: 'array', items: { $ref: getSchemaPath('PlannedStep') } })
+  plan!: readonly PlannedStep[];
 
-  @ApiProperty({ type: () => SungKeyDto, isArray: true })
-  sung!: SungKeyDto[];
+  @ApiProperty({ type: 'array', items: { $ref: getSchemaPath('SungKey') } })
+  sung!: SungKey[];
 
-  @ApiProperty({ type: () => StopDto, isArray: true })
-  stops!: StopDto[];
+  @ApiProperty({ type: 'array', items: { $ref: getSchemaPath('Stop') } })
+  stops!: readonly Stop[];
 
   @ApiProperty({ type: 'integer' })
   revision!: number;

@@ -1,6 +1,6 @@
+import { keptVoiceSchema, type VoiceFile } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { Id, Part, Text, Whole } from '../../common/index.ts';
-import { VoiceFileDto } from './voice-file.dto.ts';
+import { Id, Shape, Text, Whole } from '../../common/index.ts';
 
 export class StudentFieldsDto {
   @Text({ max: 120 })
@@ -9,8 +9,8 @@ export class StudentFieldsDto {
   @Text({ min: 0, max: 4000, lines: true })
   note!: string;
 
-  @Part(() => VoiceFileDto)
-  voice!: VoiceFileDto;
+  @Shape('VoiceFile', keptVoiceSchema)
+  voice!: VoiceFile;
 }
 
 export class NewStudentDto extends StudentFieldsDto {

@@ -1,17 +1,17 @@
 import {
-  APPROACH_CHOICES,
-  isRulePath,
+  approachSchema,
   KEY_SPELLINGS,
   MOST_READY_QUESTIONS,
   NOTE_SCHEMES,
+  ruleChangesSchema,
   type KeySpelling,
   type NoteScheme,
   type RuleChanges,
 } from '@soft-lark/core';
 import { applyDecorators } from '@nestjs/common';
-import { ApiProperty } from '@nestjs/swagger';
+import { ApiProperty, getSchemaPath } from '@nestjs/swagger';
 import { ValidateBy } from 'class-validator';
-import { Choice, Formed, Named, Part, Parts, Text, Whole } from '../../common/index.ts';
+import { Choice, Formed, Part, Parts, Shape, Text, Whole } from '../../common/index.ts';
 import { isCommonPassword } from '../common-passwords.ts';
 
 export const EMAIL = /^[^\s@]{1,64}@[^\s@]{1,180}\.[^\s@]{2,24}$/;
@@ -54,19 +54,6 @@ export class SignUpDto {
   timeZone!: string;
 }
 
-/** Answers on which schools differ. */
-export const Approach = (options: { readonly optional?: boolean } = {}): PropertyDecorator =>
-  Named(
-    'string',
-    (name, value) => Object.hasOwn(APPROACH_CHOICES, name) && APPROACH_CHOICES[name]?.includes(String(value)) === true,
-    'holds an answer that is not offered',
-    options,
-  );
-
-/** Figures of the rule table, by row; whether they make sense together the core says. */
-export const RuleFigures = (options: { readonly optional?: boolean } = {}): PropertyDecorator =>
-  Named('number', isRulePath, 'holds a row the rule table does not have', options);
-
 /** How the studio names notes. */
 export class NoteNamingDto {
   @Choice(NOTE_SCHEMES)
@@ -96,10 +83,10 @@ class StudioFieldsDto {
   @Text({ max: 64 })
   timeZone!: string;
 
-  @Approach()
+  @Shape('Approach', approachSchema)
   approach!: Record<string, string>;
 
-  @RuleFigures()
+  @Shape('RuleChanges', ruleChangesSchema)
   rules!: RuleChanges;
 
   @Part(() => NoteNamingDto)
@@ -132,10 +119,10 @@ export class SessionDto {
   @ApiProperty()
   isDemo!: boolean;
 
-  @ApiProperty({ type: Object, additionalProperties: { type: 'string' } })
+  @ApiProperty({ allOf: [{ $ref: getSchemaPath('Approach') }] })
   approach!: Record<string, string>;
 
-  @ApiProperty({ type: Object, additionalProperties: { type: 'number' } })
+  @ApiProperty({ allOf: [{ $ref: getSchemaPath('RuleChanges') }] })
   rules!: RuleChanges;
 
   @ApiProperty({ type: NoteNamingDto })

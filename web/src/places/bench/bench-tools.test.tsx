@@ -92,7 +92,7 @@ test('a key is left out by hand and put back, and a key is put in', async () => 
   await saved(page, ({ steps }) => (steps[0]?.settings.struck ?? []).length === 0);
 });
 
-test.each<[string, string, Partial<Schemas['StepSettingsDto']>]>([
+test.each<[string, string, Partial<Schemas['RoutineStep']['settings']>]>([
   ['Step', 'whole tone', { step: 2 }],
   ['Travel', 'rise', { travel: 'rise' }],
 ])('%s is chosen: %s', async (label, option, settings) => {

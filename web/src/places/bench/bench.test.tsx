@@ -153,10 +153,10 @@ test('several steps are put in a block and taken apart again', async () => {
   });
 });
 
-test.each<[string, string, string, Partial<Schemas['StepSettingsDto']>]>([
+test.each<[string, string, string, Partial<Schemas['RoutineStep']['settings']>]>([
   ['start', 'Start', 'C4', { start: 60 }],
   ['tempo', 'Tempo', '100', { tempo: 100 }],
-  ['most keys', 'Most keys', '5', { maxKeys: 5 }],
+  ['most keys', 'Keys, at most', '5', { maxKeys: 5 }],
   ['a cue', 'Said at the piano', 'Lighter.', { cue: 'Lighter.' }],
   ['a note', 'Note, for you alone', 'ask again', { note: 'ask again' }],
 ])('a step is set: %s', async (_, label, typed, settings) => {

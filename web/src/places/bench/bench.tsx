@@ -1,6 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import type { Exercise, LaidRoutine } from '@soft-lark/core';
+import { sungBefore, type Exercise } from '@soft-lark/core';
 import { useCallback, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
@@ -41,16 +41,6 @@ const PLAIN_STEPS = [
   'up-and-down-five',
   'falling-hum',
 ];
-
-/** Sung steps that come before one. */
-function sungBefore({ steps }: LaidRoutine, stepId: string): number {
-  return steps
-    .slice(
-      0,
-      steps.findIndex(({ id }) => id === stepId),
-    )
-    .filter(({ lowest }) => lowest !== null).length;
-}
 
 /** The bench: order at the left, flight on top, the chosen step below it, the reasons at the right. */
 export function Bench({ routine: server, today, shelf }: BenchProps): ReactElement {
@@ -159,7 +149,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
               step={chosen}
               routineId={server.id}
               context={thinking.context}
-              sungSteps={sungBefore(laid, chosen.id)}
+              sungSteps={sungBefore(laid.steps, chosen.id)}
               room={settled.minutes * 60 - laid.seconds + chosen.seconds}
               act={act}
             />

@@ -7,7 +7,7 @@ import { STUDENT, student, studentToday, voice } from '../../testing/samples.ts'
 const CHECKS = `POST /api/students/${STUDENT}/range-checks`;
 type Body = Schemas['ConfirmedCheckDto'];
 
-async function open(change: Partial<Schemas['VoiceFileDto']> = {}, answers = {}): Promise<OpenedPage> {
+async function open(change: Partial<Schemas['VoiceFile']> = {}, answers = {}): Promise<OpenedPage> {
   const page = openPage(`/students/${STUDENT}/check`, {
     [`GET /api/students/${STUDENT}/today`]: studentToday({
       student: student({ voice: voice({ speakingNote: 57, ...change }) }),

@@ -5,7 +5,7 @@ import { Answer } from '../../testing/fake-api.ts';
 import { LONG_NAME, OTHER_STUDENT, ROUTINE, RUN, runSummary, STUDENT, student } from '../../testing/samples.ts';
 
 const STEP = ROUTINE;
-type Sung = Schemas['SungKeyDto'];
+type Sung = Schemas['SungKey'];
 
 const sung = (tonic: number, change: Partial<Sung> = {}): Sung => ({
   id: RUN,
@@ -111,7 +111,7 @@ test('a run is shown key by key, planned above and sung below', async () => {
     [`GET /api/runs/${RUN}`]: run({ studentName: LONG_NAME, conditions: ['heavy', 'tired'] }),
   });
   expect(await screen.findByRole('heading', { name: `${LONG_NAME}, Warm-up` })).toBeVisible();
-  expect(screen.getByText(/18 of 20 · A3 – D5 · ease 4 of 5 · sung as heavy, tired/)).toBeVisible();
+  expect(screen.getByText(/18 of 20 · A3 – D5 · ease 4 of 5 · that day: heavy, tired/)).toBeVisible();
   const step = screen.getByText('Up and down five').closest('li') as HTMLElement;
   const [planned, real] = within(step).getAllByRole('list');
   expect(

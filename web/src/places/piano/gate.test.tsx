@@ -100,7 +100,7 @@ test('something wrong can be said without any answer that asks for it', async ()
   });
 });
 
-test.each<[string, Partial<Schemas['VoiceFileDto']>, string]>([
+test.each<[string, Partial<Schemas['VoiceFile']>, string]>([
   ['a grown-up', {}, 'hoarse for two weeks or more'],
   ['a child', { type: 'treble', age: 9 }, 'hoarse for three weeks or more'],
 ])('hoarseness has the weeks of %s', async (_, file, words) => {

@@ -110,7 +110,7 @@ test('a routine of which nothing can be sung today does not begin', async () => 
 });
 
 test('what the teacher wanted to say stands instead of the exercise’s own cue', async () => {
-  const own: Partial<Schemas['RoutineStepDto']> = { settings: { cue: 'Like a kite.' } };
+  const own: Partial<Schemas['RoutineStep']> = { settings: { cue: 'Like a kite.' } };
   await singAll([], {
     [`GET /api/routines/${ROUTINE}`]: routine({ steps: [step('up-and-down-five', own), step('falling-hum')] }),
   });

@@ -9,6 +9,7 @@ import { dayContext, ofKind } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
+import { spentSeconds } from '../../runs/run-clock.ts';
 import type { KeptRun } from '../../runs/run-store.ts';
 import { useNow } from '../../ui/clock.ts';
 import { clockText } from '../../ui/format.ts';
@@ -33,7 +34,7 @@ function useRepairs(
   const studio = useQuery(sessionQuery).data;
   const now = useNow(600);
   // As it is when the card opens: it is answered in seconds.
-  const [spent] = useState(() => (Date.now() - Date.parse(run.startedAt)) / 1000);
+  const [spent] = useState(() => spentSeconds(run));
   const seconds = Math.floor(routine.minutes * 60 - spent - secondsLeft(run.state).run);
   const wanted = noes.join(' ');
   const repairs = useMemo(

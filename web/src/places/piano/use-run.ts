@@ -17,6 +17,7 @@ import { v7 } from 'uuid';
 import type { Student } from '../../api/students.queries.ts';
 import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts';
 import { pitchesOf } from './run-plan.ts';
+import { useRunClock } from '../../runs/run-clock.ts';
 import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
 
 type Act = Exclude<
@@ -61,39 +62,21 @@ function actionOf(type: Act, heard: boolean): RunAction {
   return type === 'next-step' || type === 'finish' ? { type, id: v7(), heard } : { type, id: v7() };
 }
 
-const TICK_SECONDS = 0.25;
-
 /** Conducts a run: acts are kept first, then heard. */
 export function useRun(run: KeptRun, student: Student): Running {
   const { state } = run;
   const step = currentStep(state);
   const key = currentKey(state);
   const moment = `${String(state.stepIndex)}/${String(state.keyIndex)}/${String(state.sung.length)}/${String(state.begun)}`;
-  const [clock, setClock] = useState({ moment, seconds: 0, spent: 0 });
-  const elapsed = clock.moment === moment ? clock.seconds : 0;
-  const room = secondsForStep(state, clock.spent, elapsed);
   const isGoing = state.phase === 'singing' && state.begun;
+  const { elapsed, spent } = useRunClock(run.startedAt, moment, isGoing);
+  const room = secondsForStep(state, spent, elapsed);
 
   const load = useEffectEvent(() => loadPiano(pitchesOf(run.state)));
   useEffect(() => {
     void load();
     return stopPiano;
   }, [run.id]);
-
-  useEffect(() => {
-    if (!isGoing) return undefined;
-    const timer = setInterval(() => {
-      const spent = (Date.now() - Date.parse(run.startedAt)) / 1000;
-      setClock((last) => ({
-        moment,
-        seconds: last.moment === moment ? last.seconds + TICK_SECONDS : TICK_SECONDS,
-        spent,
-      }));
-    }, TICK_SECONDS * 1000);
-    return () => {
-      clearInterval(timer);
-    };
-  }, [moment, isGoing, run.startedAt]);
 
   // A key is sung in parts where a note waits; `at` is when the part began.
   const [letGo, setLetGo] = useState({ moment, part: 0, at: 0 });

@@ -94,7 +94,7 @@ test('how it sounds is typed and kept together', async () => {
   const typed = [
     ['Usual tempo', '84'],
     ['Fewest keys', '4'],
-    ['Most keys', '9'],
+    ['Keys, at most', '9'],
     ['Times in each key', '2'],
     ['Beats of rest', '2'],
     ['Beats of the cue', '3'],

@@ -33,7 +33,7 @@ test('a student who is not there is said, with a way to try again', async () => 
   expect(await screen.findByText('There is no such thing.')).toBeVisible();
 });
 
-test.each<[string, Partial<Schemas['VoiceFileDto']>, string, RegExp]>([
+test.each<[string, Partial<Schemas['VoiceFile']>, string, RegExp]>([
   ['belt as it usually is', {}, 'Belt ceiling', /default/],
   ['belt set by hand', { beltCeiling: 70 }, 'Belt ceiling', /^B♭4/],
   ['no belt for a child', { type: 'treble', age: 9 }, 'Belt ceiling', /no belt/],

@@ -17,7 +17,7 @@ test.each<[string, readonly unknown[], string]>([
   expect(screen.queryAllByRole('row')).toHaveLength(students.length + 1);
 });
 
-const unmeasured: Schemas['VoiceFileDto'] = { type: 'bass', style: 'jazz', goals: [], bridges: [], avoid: [] };
+const unmeasured: Schemas['VoiceFile'] = { type: 'bass', style: 'jazz', goals: [], bridges: [], avoid: [] };
 
 test('each row has voice, range, lessons and when it sang last', async () => {
   openPage('/students', {

@@ -7,7 +7,7 @@ import { session, STUDENT, student, studentToday, voice } from '../../testing/sa
 const SAVE = `PUT /api/students/${STUDENT}`;
 type Body = Schemas['ChangedStudentDto'];
 
-async function openForm(file: Partial<Schemas['VoiceFileDto']> = {}, answers = {}): Promise<OpenedPage> {
+async function openForm(file: Partial<Schemas['VoiceFile']> = {}, answers = {}): Promise<OpenedPage> {
   const page = openPage(`/students/${STUDENT}`, {
     [`GET /api/students/${STUDENT}/today`]: studentToday({ student: student({ voice: voice(file) }) }),
     [SAVE]: (body: unknown) => student(body as Body),
@@ -50,7 +50,7 @@ test('a file that is opened and saved comes back as it was', async () => {
     bridges: [{ low: 64, high: 65, date: '2026-11-03' }],
     approach: { chin: 'level' },
     rules: { 'opening.sungSteps': 3 },
-  } satisfies Partial<Schemas['VoiceFileDto']>;
+  } satisfies Partial<Schemas['VoiceFile']>;
   const page = await openForm(whole);
   expect((await save(page)).voice).toEqual(voice(whole));
 });
@@ -61,7 +61,7 @@ test('a margin that was never set stays with the rules, and the field says what 
   expect((await save(page)).voice).not.toHaveProperty('margin');
 });
 
-test.each<[string, string, string, Partial<Schemas['VoiceFileDto']>]>([
+test.each<[string, string, string, Partial<Schemas['VoiceFile']>]>([
   ['a note', 'Speaking note', 'A3', { speakingNote: 57 }],
   ['a note in another spelling', 'Hard ceiling', 'd#5', { hardCeiling: 75 }],
   ['a number', 'Age, if it matters', '35', { age: 35 }],

@@ -19,7 +19,7 @@ const check = (day: string, change: object = {}): object => ({
   ...change,
 });
 
-function open(answers: object, file: Partial<Schemas['VoiceFileDto']> = {}): OpenedPage {
+function open(answers: object, file: Partial<Schemas['VoiceFile']> = {}): OpenedPage {
   return openPage(`/students/${STUDENT}`, {
     [`GET /api/students/${STUDENT}/today`]: studentToday({ student: student({ voice: voice(file) }) }),
     ...answers,

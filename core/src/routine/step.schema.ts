@@ -1,0 +1,59 @@
+import { z } from 'zod';
+import { line, lines, midiNote, whole, type ReadonlyDeep } from '../fields.schema.ts';
+import { TRAVELS } from '../ladder/index.ts';
+
+/** House limits; nobody sings more of it. */
+const MOST = { step: 12, keys: 48, timesPerKey: 8, seconds: 900, repeats: 30 };
+const seconds = whole(5, MOST.seconds);
+
+/** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
+export const stepSettingsSchema = z.strictObject({
+  start: midiNote.exactOptional(),
+  step: whole(1, MOST.step).exactOptional(),
+  returnStep: whole(1, MOST.step).exactOptional(),
+  travel: z.enum(TRAVELS).exactOptional(),
+  maxKeys: whole(1, MOST.keys).exactOptional(),
+  timesPerKey: whole(1, MOST.timesPerKey).exactOptional(),
+  touchLimit: z.boolean().exactOptional(),
+  /** Beats per minute. */
+  tempo: z.number().min(30).max(240).exactOptional(),
+  /** The teacher's own limits for this step, MIDI. */
+  floor: midiNote.exactOptional(),
+  ceiling: midiNote.exactOptional(),
+  /** Tonics left out by hand, and tonics put in; MIDI. */
+  struck: z.array(midiNote).max(MOST.keys).exactOptional(),
+  added: z.array(midiNote).max(MOST.keys).exactOptional(),
+  /** The tune is kept within so many semitones from its lowest note; what lies higher is left out. */
+  narrowTo: whole(2, 36).exactOptional(),
+  /** A ladder’s keys are thinned until it takes no longer, set-up not counted. */
+  withinSeconds: seconds.exactOptional(),
+  /** Length of a timed step. */
+  seconds: seconds.exactOptional(),
+  /** Glides, cycles or repeats of a step that is not a ladder. */
+  repeats: whole(1, MOST.repeats).exactOptional(),
+  /** Something laid over the step, the id of an overlay. */
+  overlay: z
+    .string()
+    .regex(/^[a-z]+(-[a-z]+)*$/)
+    .exactOptional(),
+  /** It pulls against another step on purpose. */
+  contrast: z.boolean().exactOptional(),
+  /** What the teacher says at the piano instead of the exercise’s own cues. */
+  cue: line(240).exactOptional(),
+  /** A note for the teacher alone. */
+  note: lines(2000).exactOptional(),
+});
+
+/** A step of a routine as it is kept. */
+export const routineStepSchema = z.strictObject({
+  id: z.uuid(),
+  exerciseId: z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/),
+  settings: stepSettingsSchema,
+  /** Stays as it is when the routine is drafted again or fitted. */
+  locked: z.boolean().exactOptional(),
+  /** The name of the block it belongs to; steps of one block stand together. */
+  block: line(60).exactOptional(),
+});
+
+export type StepSettings = ReadonlyDeep<z.output<typeof stepSettingsSchema>>;
+export type RoutineStep = ReadonlyDeep<z.output<typeof routineStepSchema>>;
