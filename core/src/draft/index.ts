@@ -5,3 +5,4 @@ export type { DraftContext, DraftedRoutine, DraftedStep, Missing, PassedOver } f
 export { fillRecipe, isMadeFor } from './fill-recipe.ts';
 export { RECIPES, type Recipe, type RecipePart } from './recipes.data.ts';
 export { recipeParts, templateSteps } from './template.ts';
+export { recipePartSchema, templateSchema, type KeptPart, type KeptTemplate } from './template.schema.ts';

@@ -55,5 +55,8 @@ export const routineStepSchema = z.strictObject({
   block: line(60).exactOptional(),
 });
 
+/** The steps of a routine, in order. */
+export const routineStepsSchema = z.array(routineStepSchema).max(60);
+
 export type StepSettings = ReadonlyDeep<z.output<typeof stepSettingsSchema>>;
 export type RoutineStep = ReadonlyDeep<z.output<typeof routineStepSchema>>;

@@ -27,6 +27,6 @@ export { ProblemFilter } from './problem.filter.ts';
 export { Open, SessionGuard, Who, type SignedIn } from './session.ts';
 export { invalid, validationPipe } from './validation.ts';
 export { written } from './written.ts';
-export { readStored, unreadable } from './stored.ts';
+export { demandStored, readStored, unreadable, type StoredKind } from './stored.ts';
 export { UnreadableDto } from './unreadable.dto.ts';
 export { Shape, shapeComponents, Shapes } from './shapes.ts';

@@ -34,15 +34,10 @@ export class RoutineVersionsService {
       [routineId],
     )) as Row[];
     if (rows.length === 0) throw notFound('routine');
-    return rows.map(({ version, body, saved_at, saved_by }) => ({
-      version,
-      name: body.name,
-      kind: body.kind,
-      minutes: body.minutes,
-      steps: readSteps(body.steps),
-      savedAt: saved_at.toISOString(),
-      savedBy: saved_by,
-    }));
+    return rows.flatMap(({ version, body: { name, kind, minutes, ...body }, saved_at, saved_by }) => {
+      const steps = readSteps(body.steps);
+      return steps ? [{ version, name, kind, minutes, steps, savedAt: saved_at.toISOString(), savedBy: saved_by }] : [];
+    });
   }
 
   /** Keeps how a routine stands, within the transaction that changed it; a sitting of one person is one version. */

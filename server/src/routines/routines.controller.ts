@@ -1,6 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
-import { Who, type SignedIn } from '../common/index.ts';
+import { UnreadableDto, Who, type SignedIn } from '../common/index.ts';
 import { ChangedRoutineDto, NewRoutineDto, RoutineDto, RoutineVersionDto } from './dto/routines.dto.ts';
 import { RoutineVersionsService } from './routine-versions.service.ts';
 import { RoutinesService } from './routines.service.ts';
@@ -21,6 +21,12 @@ export class RoutinesController {
     @Query('studentId', new ParseUUIDPipe({ optional: true })) studentId?: string,
   ): Promise<RoutineDto[]> {
     return this.routines.list(studioId, studentId);
+  }
+
+  @Get('unreadable')
+  @ApiOkResponse({ type: [UnreadableDto] })
+  unreadable(@Who() { studioId }: SignedIn): Promise<UnreadableDto[]> {
+    return this.routines.unreadable(studioId);
   }
 
   @Get(':routineId')

@@ -1,13 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import { In } from 'typeorm';
-import { Clock, notFound, Problem, written } from '../common/index.ts';
+import type { RoutineStep } from '@soft-lark/core';
+import { Clock, notFound, Problem, written, type UnreadableDto } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
 import { StudentsService } from '../students/index.ts';
 import type { ChangedRoutineDto, NewRoutineDto, RoutineDto, RoutineFieldsDto } from './dto/routines.dto.ts';
 import { RoutineVersionsService } from './routine-versions.service.ts';
 import { Routine, type StoredSteps } from './routine.entity.ts';
-import { readSteps } from './steps.upgrade.ts';
+import { demandSteps, readSteps, unreadableRoutine } from './steps.upgrade.ts';
 
 function stored(steps: RoutineFieldsDto['steps']): StoredSteps {
   return { schema: 1, list: JSON.parse(JSON.stringify(steps)) as RoutineFieldsDto['steps'] };
@@ -29,7 +30,13 @@ export class RoutinesService {
       ...(studentId !== undefined && { where: { studentId } }),
       order: { updatedAt: 'DESC' },
     });
-    return routines.map((routine) => this.view(routine));
+    return routines.flatMap((routine) => this.view(routine) ?? []);
+  }
+
+  /** Routines whose steps this version cannot read; they are kept, and nothing else is broken by them. */
+  async unreadable(studioId: string): Promise<UnreadableDto[]> {
+    const routines = await this.scope.of(Routine, studioId).find({ order: { updatedAt: 'DESC' } });
+    return routines.flatMap((routine) => unreadableRoutine(routine) ?? []);
   }
 
   /** The routine changed last of each of these students. */
@@ -41,7 +48,8 @@ export class RoutinesService {
       [students],
     )) as { id: string }[];
     const rows = await this.scope.of(Routine, studioId).find({ where: { id: In(latest.map(({ id }) => id)) } });
-    return new Map(rows.map((routine) => [routine.studentId, this.view(routine)]));
+    const views = rows.flatMap((routine) => this.view(routine) ?? []);
+    return new Map(views.map((routine) => [routine.studentId, routine]));
   }
 
   exists(studioId: string, id: string): Promise<boolean> {
@@ -51,7 +59,7 @@ export class RoutinesService {
   async get(studioId: string, id: string): Promise<RoutineDto> {
     const routine = await this.scope.of(Routine, studioId).findOne({ id });
     if (!routine) throw notFound('routine');
-    return this.view(routine);
+    return this.view(routine, demandSteps(routine.steps));
   }
 
   async create(studioId: string, wanted: NewRoutineDto, accountId: string | null = null): Promise<RoutineDto> {
@@ -114,17 +122,21 @@ export class RoutinesService {
     });
   }
 
-  private view(routine: Routine): RoutineDto {
+  private view(routine: Routine, steps: RoutineStep[]): RoutineDto;
+  private view(routine: Routine): RoutineDto | null;
+  private view(routine: Routine, steps = readSteps(routine.steps)): RoutineDto | null {
     const { id, studentId, name, kind, minutes, version, updatedAt } = routine;
-    return {
-      id,
-      studentId,
-      name,
-      kind,
-      minutes,
-      steps: readSteps(routine.steps),
-      version,
-      updatedAt: updatedAt.toISOString(),
-    };
+    return (
+      steps && {
+        id,
+        studentId,
+        name,
+        kind,
+        minutes,
+        steps,
+        version,
+        updatedAt: updatedAt.toISOString(),
+      }
+    );
   }
 }

@@ -1,6 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
 import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import { Who, type SignedIn } from '../common/index.ts';
+import { UnreadableDto, Who, type SignedIn } from '../common/index.ts';
 import { ChangedStudentDto, NewStudentDto, StudentDto } from './dto/students.dto.ts';
 import { StudentsService } from './students.service.ts';
 
@@ -13,6 +13,12 @@ export class StudentsController {
   @ApiOkResponse({ type: [StudentDto] })
   list(@Who() { studioId }: SignedIn): Promise<StudentDto[]> {
     return this.students.list(studioId);
+  }
+
+  @Get('unreadable')
+  @ApiOkResponse({ type: [UnreadableDto] })
+  unreadable(@Who() { studioId }: SignedIn): Promise<UnreadableDto[]> {
+    return this.students.unreadable(studioId);
   }
 
   @Get(':studentId')

@@ -1,12 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import { changeRules, checkVoiceFile, type VoiceFile } from '@soft-lark/core';
 import { In, type EntityManager } from 'typeorm';
-import { Clock, demandRoom, notFound, written } from '../common/index.ts';
+import { Clock, demandRoom, notFound, written, type UnreadableDto } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudiosService } from '../studios/index.ts';
 import type { ChangedStudentDto, NewStudentDto, StudentDto, StudentFieldsDto } from './dto/students.dto.ts';
 import { Student, type StoredVoice } from './student.entity.ts';
-import { readVoice } from './voice-file.upgrade.ts';
+import { demandVoice, readVoice, unreadableStudent } from './voice-file.upgrade.ts';
 
 /** House choice: ten times the studio with the most. */
 const MOST_STUDENTS = 600;
@@ -31,7 +31,13 @@ export class StudentsService {
       this.scope.of(Student, studioId).find({ order: { name: 'ASC' } }),
       this.knownExercises(studioId),
     ]);
-    return students.map((student) => this.view(student, known));
+    return students.flatMap((student) => this.view(student, known) ?? []);
+  }
+
+  /** Students whose voice file this version cannot read; they are kept, and nothing else is broken by them. */
+  async unreadable(studioId: string): Promise<UnreadableDto[]> {
+    const students = await this.scope.of(Student, studioId).find({ order: { name: 'ASC' } });
+    return students.flatMap((student) => unreadableStudent(student) ?? []);
   }
 
   /** These students, by name. */
@@ -40,7 +46,7 @@ export class StudentsService {
       this.scope.of(Student, studioId).find({ where: { id: In([...ids]) }, order: { name: 'ASC' } }),
       this.knownExercises(studioId, ids),
     ]);
-    return students.map((student) => this.view(student, known));
+    return students.flatMap((student) => this.view(student, known) ?? []);
   }
 
   /** @throws Problem `NOT_FOUND` where the studio has no such student */
@@ -51,7 +57,8 @@ export class StudentsService {
   async get(studioId: string, id: string): Promise<StudentDto> {
     const student = await this.scope.of(Student, studioId).findOne({ id });
     if (!student) throw notFound('student');
-    return this.view(student, await this.knownExercises(studioId, [id]));
+    const known = await this.knownExercises(studioId, [id]);
+    return this.view(student, known, demandVoice(student.voice));
   }
 
   async create(studioId: string, wanted: NewStudentDto): Promise<StudentDto> {
@@ -96,8 +103,14 @@ export class StudentsService {
     changeRules(voice.rules ?? {}, 'this student', changeRules(rules, 'the studio'));
   }
 
-  private view({ id, name, note, voice, version }: Student, known: ReadonlyMap<string, string[]>): StudentDto {
-    return { id, name, note, voice: readVoice(voice), version, known: known.get(id) ?? [] };
+  private view(student: Student, known: ReadonlyMap<string, string[]>, voice: VoiceFile): StudentDto;
+  private view(student: Student, known: ReadonlyMap<string, string[]>): StudentDto | null;
+  private view(
+    { id, name, note, version, ...student }: Student,
+    known: ReadonlyMap<string, string[]>,
+    voice = readVoice(student.voice),
+  ): StudentDto | null {
+    return voice && { id, name, note, voice, version, known: known.get(id) ?? [] };
   }
 
   /** Ids of exercises worked on lately, by student. */

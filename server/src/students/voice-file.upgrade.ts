@@ -1,10 +1,20 @@
-import type { StudentFieldsDto } from './dto/students.dto.ts';
-import type { StoredVoice } from './student.entity.ts';
+import { voiceFileSchema, type VoiceFile } from '@soft-lark/core';
+import { demandStored, readStored, unreadable, type StoredKind, type UnreadableDto } from '../common/index.ts';
+import type { Student, StoredVoice } from './student.entity.ts';
 
-const CURRENT = 1;
+const VOICE_FILES: StoredKind<VoiceFile> = { what: 'voice file', schema: voiceFileSchema };
 
-/** Reads a stored voice file of any schema; so far there is one. */
-export function readVoice({ schema, ...voice }: StoredVoice): StudentFieldsDto['voice'] {
-  if (schema > CURRENT) throw new Error(`Voice file schema ${String(schema)} is newer than this server.`);
-  return voice as StudentFieldsDto['voice'];
+/** A voice file as the core reads it today; null where it cannot be read. */
+export function readVoice({ schema, ...value }: StoredVoice): VoiceFile | null {
+  return readStored(VOICE_FILES, { schema, value });
+}
+
+/** @throws Problem `UNREADABLE` */
+export function demandVoice({ schema, ...value }: StoredVoice): VoiceFile {
+  return demandStored(VOICE_FILES, { schema, value });
+}
+
+/** What is to be said of a student whose voice file cannot be read; null where it can. */
+export function unreadableStudent({ id, name, voice: { schema, ...value } }: Student): UnreadableDto | null {
+  return unreadable({ id, name }, VOICE_FILES, { schema, value });
 }

@@ -1,14 +1,8 @@
-import type { RecipePart, RoutineKind, RoutineStep } from '@soft-lark/core';
+import type { KeptTemplate } from '@soft-lark/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** What a template holds: steps where it is kept as it is, places to fill where it is a recipe. */
-export interface StoredTemplate {
-  readonly schema: 1;
-  readonly kind: RoutineKind;
-  readonly minutes: number;
-  readonly steps: readonly RoutineStep[];
-  readonly parts: readonly RecipePart[];
-}
+/** A template as it is stored; the schema number says how to read it. */
+export type StoredTemplate = KeptTemplate & { readonly schema: number };
 
 /** A routine a studio keeps to begin others from. */
 @Entity('template')

@@ -1,6 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post } from '@nestjs/common';
 import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import { Who, type SignedIn } from '../common/index.ts';
+import { UnreadableDto, Who, type SignedIn } from '../common/index.ts';
 import { NewTemplateDto, TemplateDto } from './dto/templates.dto.ts';
 import { TemplatesService } from './templates.service.ts';
 
@@ -13,6 +13,12 @@ export class TemplatesController {
   @ApiOkResponse({ type: [TemplateDto] })
   list(@Who() { studioId }: SignedIn): Promise<TemplateDto[]> {
     return this.templates.list(studioId);
+  }
+
+  @Get('unreadable')
+  @ApiOkResponse({ type: [UnreadableDto] })
+  unreadable(@Who() { studioId }: SignedIn): Promise<UnreadableDto[]> {
+    return this.templates.unreadable(studioId);
   }
 
   @Post()

@@ -1,9 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import { Clock, notFound, Problem } from '../common/index.ts';
+import { Clock, notFound, Problem, type UnreadableDto } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { RoutinesService } from '../routines/index.ts';
 import type { NewTemplateDto, TemplateDto } from './dto/templates.dto.ts';
 import { Template } from './template.entity.ts';
+import { readTemplate, unreadableTemplate } from './template.upgrade.ts';
 
 /** Routines a studio keeps to begin others from. */
 @Injectable()
@@ -17,7 +18,13 @@ export class TemplatesService {
   /** By name. */
   async list(studioId: string): Promise<TemplateDto[]> {
     const rows = await this.scope.of(Template, studioId).find({ order: { name: 'ASC' } });
-    return rows.map((row) => this.view(row));
+    return rows.flatMap((row) => this.view(row) ?? []);
+  }
+
+  /** Templates that this version cannot read; they are kept, and nothing else is broken by them. */
+  async unreadable(studioId: string): Promise<UnreadableDto[]> {
+    const rows = await this.scope.of(Template, studioId).find({ order: { name: 'ASC' } });
+    return rows.flatMap((row) => unreadableTemplate(row) ?? []);
   }
 
   async keep(studioId: string, { id, name, kind, minutes, steps, parts }: NewTemplateDto): Promise<TemplateDto> {
@@ -30,24 +37,17 @@ export class TemplatesService {
     const plain = JSON.parse(JSON.stringify({ steps, parts })) as Pick<NewTemplateDto, 'steps' | 'parts'>;
     await rows.insertNew([{ id, name, body: { schema: 1, kind, minutes, ...plain }, savedAt: this.clock.now() }]);
     const row = await rows.findOne({ id });
-    if (!row) throw notFound('template');
-    return this.view(row);
+    const kept = row && this.view(row);
+    if (!kept) throw notFound('template');
+    return kept;
   }
 
   async remove(studioId: string, id: string): Promise<void> {
     if (!(await this.scope.of(Template, studioId).delete({ id }))) throw notFound('template');
   }
 
-  private view({ id, name, body, savedAt }: Template): TemplateDto {
-    const { kind, minutes, steps, parts } = body;
-    return {
-      id,
-      name,
-      kind,
-      minutes,
-      steps: [...steps],
-      parts: parts.map(({ goals = [], mostLoad = 5, ...part }) => ({ ...part, goals: [...goals], mostLoad })),
-      savedAt: savedAt.toISOString(),
-    };
+  private view({ id, name, body, savedAt }: Template): TemplateDto | null {
+    const kept = readTemplate(body);
+    return kept && { id, name, ...kept, savedAt: savedAt.toISOString() };
   }
 }

@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/unreadable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Students_unreadable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/students/{studentId}": {
         parameters: {
             query?: never;
@@ -388,6 +404,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/routines/unreadable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Routines_unreadable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/routines/{routineId}": {
         parameters: {
             query?: never;
@@ -542,6 +574,22 @@ export interface paths {
         get: operations["Templates_list"];
         put?: never;
         post: operations["Templates_keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/unreadable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Templates_unreadable"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -860,6 +908,11 @@ export interface components {
             version: number;
             known: string[];
         };
+        UnreadableDto: {
+            id: string;
+            name: string;
+            reason: string;
+        };
         NewStudentDto: {
             name: string;
             note: string;
@@ -878,11 +931,6 @@ export interface components {
             isArchived: boolean;
             /** Format: uuid */
             studentId: string | null;
-        };
-        UnreadableDto: {
-            id: string;
-            name: string;
-            reason: string;
         };
         ShelfImportDto: {
             /** Format: uuid */
@@ -1087,13 +1135,6 @@ export interface components {
             /** Format: uuid */
             routineId?: string;
         };
-        RecipePartDto: {
-            /** @enum {string} */
-            stage: "settle" | "breath" | "release" | "occluded" | "resonance" | "onset" | "middle" | "registers" | "range" | "agility" | "dynamics" | "tone" | "words" | "style" | "cool";
-            goals: string[];
-            mostLoad: number;
-            keep?: boolean;
-        };
         TemplateDto: {
             name: string;
             /** @enum {string} */
@@ -1102,7 +1143,7 @@ export interface components {
             steps: components["schemas"]["RoutineStep"][];
             /** Format: uuid */
             id: string;
-            parts: components["schemas"]["RecipePartDto"][];
+            parts: components["schemas"]["RecipePart"][];
             /** Format: date-time */
             savedAt: string;
         };
@@ -1114,7 +1155,7 @@ export interface components {
             steps: components["schemas"]["RoutineStep"][];
             /** Format: uuid */
             id: string;
-            parts: components["schemas"]["RecipePartDto"][];
+            parts: components["schemas"]["RecipePart"][];
         };
         GroupDto: {
             version: number;
@@ -1368,6 +1409,15 @@ export interface components {
             stepId: string;
             /** @enum {string} */
             mark: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy" | "effort";
+        };
+        RecipePart: {
+            /** @enum {string} */
+            stage: "settle" | "breath" | "release" | "occluded" | "resonance" | "onset" | "middle" | "registers" | "range" | "agility" | "dynamics" | "tone" | "words" | "style" | "cool";
+            /** @default [] */
+            goals: string[];
+            /** @default 5 */
+            mostLoad: number;
+            keep?: boolean;
         };
     };
     responses: never;
@@ -1668,6 +1718,25 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StudentDto"];
+                };
+            };
+        };
+    };
+    Students_unreadable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnreadableDto"][];
                 };
             };
         };
@@ -3106,6 +3175,25 @@ export interface operations {
             };
         };
     };
+    Routines_unreadable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnreadableDto"][];
+                };
+            };
+        };
+    };
     Routines_get: {
         parameters: {
             query?: never;
@@ -3422,6 +3510,25 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TemplateDto"];
+                };
+            };
+        };
+    };
+    Templates_unreadable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnreadableDto"][];
                 };
             };
         };

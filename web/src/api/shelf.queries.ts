@@ -16,12 +16,6 @@ export const shelfQuery = queryOptions({
   select: (exercises): Shelf => new Map(exercises.map((exercise) => [exercise.id, exercise as ShelfExercise])),
 });
 
-/** Exercises of the studio's own that cannot be read any more, each with why. */
-export const unreadableExercisesQuery = queryOptions({
-  queryKey: ['exercises', 'unreadable'],
-  queryFn: () => dataOf(api.GET('/api/exercises/unreadable')),
-});
-
 /** The exercise alone, as it is written to the shelf. */
 export function exerciseOf(exercise: ShelfExercise): Exercise {
   const alone: Exercise & { own?: unknown } = { ...exercise };

@@ -19,12 +19,6 @@ export const songsQuery = queryOptions({
     }),
 });
 
-/** Songs that cannot be read any more, each with why. */
-export const unreadableSongsQuery = queryOptions({
-  queryKey: ['songs', 'unreadable'],
-  queryFn: () => dataOf(api.GET('/api/songs/unreadable')),
-});
-
 export const keepSong = ({ id, version, song }: KeptSong): Promise<unknown> =>
   dataOf(api.PUT('/api/songs/{songId}', { params: { path: { songId: id } }, body: { version, song } }));
 

@@ -13,7 +13,7 @@ export class RoutineFieldsDto {
   minutes!: number;
 
   @Shapes('RoutineStep', routineStepSchema, 60)
-  steps!: RoutineStep[];
+  steps!: readonly RoutineStep[];
 }
 
 export class NewRoutineDto extends RoutineFieldsDto {

@@ -6,9 +6,11 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import { stepsOf } from '../../api/routines.queries.ts';
+import { unreadableQuery } from '../../api/unreadable.queries.ts';
 import { keepTemplate, removeTemplate, templatesQuery, type Template } from '../../api/templates.queries.ts';
 import { DialogButton } from '../../ui/dialog-button.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
+import { UnreadableRows } from '../../ui/unreadable-rows.tsx';
 import type { EditedRoutine } from './bench.reducer.ts';
 import classes from './bench.module.css';
 
@@ -28,9 +30,11 @@ function Kept({ templates }: { readonly templates: readonly Template[] }): React
     mutationFn: removeTemplate,
     onSettled: () => queries.invalidateQueries({ queryKey: templatesQuery.queryKey }),
   });
-  if (templates.length === 0) return null;
+  const unreadable = useQuery(unreadableQuery('templates')).data ?? [];
+  if (templates.length + unreadable.length === 0) return null;
   return (
     <>
+      <UnreadableRows rows={unreadable} />
       <FormProblem error={remove.error} />
       <ul className={classes['templates']} aria-label={t('bench.templates.kept')}>
         {templates.map(({ id, name, parts, minutes }) => (

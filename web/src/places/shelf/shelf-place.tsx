@@ -3,7 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
-import { collectionsQuery, shelfQuery, unreadableExercisesQuery } from '../../api/shelf.queries.ts';
+import { collectionsQuery, shelfQuery } from '../../api/shelf.queries.ts';
+import { unreadableQuery } from '../../api/unreadable.queries.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { UnreadableRows } from '../../ui/unreadable-rows.tsx';
@@ -22,7 +23,7 @@ export function ShelfPlace(): ReactElement {
   const { t } = useTranslation();
   const shelf = useQuery(shelfQuery);
   const collections = useQuery(collectionsQuery).data ?? [];
-  const unreadable = useQuery(unreadableExercisesQuery).data ?? [];
+  const unreadable = useQuery(unreadableQuery('exercises')).data ?? [];
   const [address, setAddress] = useSearchParams();
   const filters = useMemo(() => filtersOf(address), [address]);
   const placing = usePlaced(shelf.data);

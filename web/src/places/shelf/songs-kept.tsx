@@ -3,7 +3,8 @@ import { barCount } from '@soft-lark/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { removeSong, songsQuery, unreadableSongsQuery } from '../../api/songs.queries.ts';
+import { removeSong, songsQuery } from '../../api/songs.queries.ts';
+import { unreadableQuery } from '../../api/unreadable.queries.ts';
 import { ConfirmDelete } from '../../ui/confirm-delete.tsx';
 import { UnreadableRows } from '../../ui/unreadable-rows.tsx';
 import { writeNote } from '../../text/note-names.ts';
@@ -14,7 +15,7 @@ export function SongsKept(): ReactElement | null {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const songs = useQuery(songsQuery).data ?? [];
-  const unreadable = useQuery(unreadableSongsQuery).data ?? [];
+  const unreadable = useQuery(unreadableQuery('songs')).data ?? [];
   if (songs.length + unreadable.length === 0) return null;
   return (
     <section className={classes['preview']} aria-label={t('shelf.importing.songs')}>

@@ -42,6 +42,17 @@ test('each row has voice, range, lessons and when it sang last', async () => {
   expect(within(other).getByText('–')).toBeVisible();
 });
 
+test('students and routines that cannot be read are said by name, and the others are there', async () => {
+  openPage('/students', {
+    'GET /api/students/unreadable': [{ id: RUN, name: 'From tomorrow', reason: 'was written by a later version' }],
+    'GET /api/routines/unreadable': [{ id: STUDENT, name: 'Torn warm-up', reason: '“0 id” is missing' }],
+  });
+  expect(await screen.findByText(/2 entries cannot be read by this version/)).toBeVisible();
+  expect(screen.getByText('From tomorrow').closest('li')).toHaveTextContent('later version');
+  expect(screen.getByText('Torn warm-up').closest('li')).toHaveTextContent('is missing');
+  expect(screen.getByRole('link', { name: 'Maud Pellow' })).toBeVisible();
+});
+
 test('a press anywhere on a row opens the student', async () => {
   const { user, path } = openPage('/students');
   await user.click(await screen.findByText('A3 – E5'));

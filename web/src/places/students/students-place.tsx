@@ -6,11 +6,13 @@ import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { lastRunsQuery } from '../../api/runs.queries.ts';
 import { lessonsQuery, studentsQuery } from '../../api/students.queries.ts';
+import { unreadableQuery } from '../../api/unreadable.queries.ts';
 import { useShown } from '../../shell/use-shown.ts';
 import { useNow } from '../../ui/clock.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { recentDayText } from '../../ui/format.ts';
 import { Shape } from '../../ui/shape.tsx';
+import { UnreadableRows } from '../../ui/unreadable-rows.tsx';
 import { GroupList } from '../groups/group-list.tsx';
 import { AddStudent } from './add-student.tsx';
 import { writeNote } from '../../text/note-names.ts';
@@ -24,6 +26,10 @@ export function StudentsPlace(): ReactElement {
   const navigate = useNavigate();
   const students = useQuery(studentsQuery);
   const lessons = useQuery(lessonsQuery).data ?? [];
+  const unreadable = [
+    ...(useQuery(unreadableQuery('students')).data ?? []),
+    ...(useQuery(unreadableQuery('routines')).data ?? []),
+  ];
   const lastRuns = useQuery(lastRunsQuery).data ?? [];
   const now = useNow();
   const { isShared, mayShow } = useShown();
@@ -54,6 +60,7 @@ export function StudentsPlace(): ReactElement {
           {t('students.add')}
         </Button>
       </div>
+      <UnreadableRows rows={unreadable} />
       <AddStudent
         isOpen={address.get('add') !== null}
         onClose={() => {
