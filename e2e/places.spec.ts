@@ -13,7 +13,7 @@ async function expectAccessible(page: Page): Promise<void> {
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`every place can be read and reached, ${colorScheme}`, async ({ page }) => {
     await page.emulateMedia({ colorScheme });
-    await page.reload();
+    await page.goto('/');
     await expectAccessible(page);
     await openDemo(page);
     await expectAccessible(page);

@@ -17,7 +17,7 @@ export default defineConfig({
   outputDir: '../test-results/journeys',
   timeout: 600_000,
   expect: { timeout: 30_000 },
-  workers: 1,
+  workers: 2,
   fullyParallel: false,
   reporter: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ? [['list'], ['json']] : [['list']],
   use: {

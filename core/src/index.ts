@@ -19,6 +19,7 @@ export * from './voice/index.ts';
 export * from './limits/index.ts';
 export * from './ladder/index.ts';
 export * from './shelf/index.ts';
+export * from './still/index.ts';
 export * from './day/index.ts';
 export * from './routine/index.ts';
 export * from './fit/index.ts';

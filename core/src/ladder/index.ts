@@ -1,7 +1,5 @@
 export { buildLadder, USUAL_CUE_BEATS, USUAL_REST_BEATS } from './build-ladder.ts';
 export { commonKeys, type CommonKeys, type GroupSinger } from './common-keys.ts';
-export { breathMoment, type BreathMoment } from './breath-moment.ts';
-export { breathSeconds, spokenSeconds, type BreathBursts, type BreathCounts } from './durations.ts';
 export { PLACEMENT_RULES, proposeStart, type PlacementRule, type StartProposal } from './propose-start.ts';
 export { buildSiren, SIREN_SHAPES, type Siren, type SirenInput, type SirenPiece, type SirenShape } from './siren.ts';
 export { fewMoreThenHome, goHome, turnBack, type FewMore } from './turn-back.ts';

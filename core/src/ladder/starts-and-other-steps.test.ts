@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { FIVE } from '../testing/ladders.ts';
 import { thrownBy } from '../testing/thrown.ts';
-import { breathMoment, breathSeconds, buildSiren, proposeStart, spokenSeconds, type SirenInput } from './index.ts';
+import { buildSiren, proposeStart, type SirenInput } from './index.ts';
 
 describe('proposeStart', () => {
   const limits = { pattern: FIVE, floor: 58, ceiling: 75 };
@@ -30,32 +30,7 @@ describe('proposeStart', () => {
   });
 });
 
-describe('other kinds of step', () => {
-  test.each([
-    [{ inCounts: 4, holdCounts: 0, outCounts: 6, restCounts: 0, cycles: 6, countTempo: 60 }, 60],
-    [{ inCounts: 4, holdCounts: 3, outCounts: 4, restCounts: 2, cycles: 3, countTempo: 78 }, 30],
-    [{ repeats: 2, secondsEach: 8, restSeconds: 30 }, 46],
-  ])('breath %j lasts %p s', (breath, seconds) => {
-    expect(breathSeconds(breath)).toBeCloseTo(seconds, 9);
-  });
-
-  test.each([
-    [0, { cycle: 1, phase: 'in', count: 1 }],
-    [4.5, { cycle: 1, phase: 'out', count: 2 }],
-    [15, { cycle: 1, phase: 'rest', count: 1 }],
-    [21, { cycle: 2, phase: 'in', count: 1 }],
-    [84, null],
-  ])('at %p s the breath is at %j', (seconds, moment) => {
-    expect(
-      breathMoment({ inCounts: 3, holdCounts: 0, outCounts: 12, restCounts: 6, cycles: 4, countTempo: 60 }, seconds),
-    ).toEqual(moment);
-  });
-
-  test('spoken work quickens', () => {
-    expect(spokenSeconds({ repeats: 6, beats: 4, tempo: 96 })).toBeCloseTo(15, 9);
-    expect(spokenSeconds({ repeats: 2, beats: 8, tempo: 120, quickening: 0.06 })).toBeCloseTo(4 + 4 / 1.06, 9);
-  });
-
+describe('glides', () => {
   const siren: SirenInput = {
     floor: 58,
     ceiling: 76,

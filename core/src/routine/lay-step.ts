@@ -1,12 +1,14 @@
 import { type StepProblem, asTaught, leftOutToday, turnedSiren } from '../day/index.ts';
 import { SoftLarkError, LadderError } from '../errors.ts';
-import { breathSeconds, buildSiren, spokenSeconds } from '../ladder/index.ts';
+import { buildSiren } from '../ladder/index.ts';
 import { resolveLimits, type LimitContext, type Limits } from '../limits/index.ts';
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
 import { heavyBelowTop, isHeavyWork, overlayFor, patternOfWork, type Exercise, type Work } from '../shelf/index.ts';
+import { courseOf } from '../still/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
 import { layLadder } from './lay-ladder.ts';
 import type { LaidLadder, LaidSiren, LaidStep, RoutineContext } from './routine.types.ts';
+import { withFigures, withLength } from './step-figures.ts';
 import type { RoutineStep, StepSettings } from './step.schema.ts';
 
 /** House default, a teacher's setting: seconds to explain an exercise the student does not know yet, and a known one. */
@@ -79,16 +81,9 @@ function laySiren(
   return { kind: 'siren', siren };
 }
 
-function stillSeconds(work: Exclude<Work, { kind: 'pattern' | 'siren' }>, settings: StepSettings): number {
-  switch (work.kind) {
-    case 'timed':
-      return settings.seconds ?? work.seconds;
-    case 'spoken':
-      return spokenSeconds({ ...work, repeats: settings.repeats ?? work.repeats });
-    case 'breath':
-      if (work.counts) return breathSeconds({ ...work.counts, cycles: settings.repeats ?? work.counts.cycles });
-      return work.bursts ? breathSeconds({ ...work.bursts, repeats: settings.repeats ?? work.bursts.repeats }) : 0;
-  }
+/** What is drawn is drawn anew each day, and stays so for the day. */
+function seedOfDay(now: string): number {
+  return Number(now.slice(0, 10).replaceAll('-', ''));
 }
 
 /** The pattern text that fits these limits, where the step's own is too wide. */
@@ -120,7 +115,8 @@ function workOut(exercise: Exercise, settings: StepSettings, context: RoutineCon
   const leftOut = leftOutToday(exercise, context.voice, context);
   if (leftOut) return { ...SILENT, problem: leftOut };
   if (work.kind !== 'pattern' && work.kind !== 'siren') {
-    return { ...SILENT, workSeconds: stillSeconds(work, settings), laid: { kind: 'still' } };
+    const course = courseOf(withLength(work, settings), seedOfDay(context.now));
+    return { ...SILENT, workSeconds: course.seconds, laid: { kind: 'still', course } };
   }
   const limitContext = limitContextOf(exercise, settings, context, sungSteps);
   const limits = resolveLimits(limitContext);
@@ -176,7 +172,7 @@ export function layStep(
   sungSteps: number,
   startsAt: number,
 ): LaidStep {
-  const exercise = asTaught(written, context);
+  const exercise = asTaught(withFigures(written, step.settings), context);
   const isNew = !context.known.has(exercise.id);
   const { whenNew, whenKnown } = context.setUp ?? USUAL_SET_UP;
   const overlay = overlayFor(exercise, step.settings.overlay, context);

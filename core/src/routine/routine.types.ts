@@ -3,6 +3,7 @@ import type { Ladder, LadderInput, Siren, StartProposal } from '../ladder/index.
 import type { LimitContext, Limits } from '../limits/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import type { Exercise, Overlay } from '../shelf/index.ts';
+import type { StillCourse } from '../still/index.ts';
 import type { ReferenceRange } from '../voice/index.ts';
 import type { KeyWay } from './key-ways.ts';
 import type { StepSettings } from './step.schema.ts';
@@ -37,6 +38,7 @@ export interface LaidSiren {
 /** Breath, timed and spoken work: time, no pitch. */
 interface LaidStill {
   readonly kind: 'still';
+  readonly course: StillCourse;
 }
 
 /** One step with all that follows from it. Times in seconds from the start of the routine; `seconds` has the set-up in it. */

@@ -6,6 +6,45 @@ import { TRAVELS } from '../ladder/index.ts';
 const MOST = { step: 12, keys: 48, timesPerKey: 8, seconds: 900, repeats: 30 };
 const seconds = whole(5, MOST.seconds);
 
+/**
+ * Least and most of the figures that a step of breath, of glides or of words may have of its own. Source: house limits
+ * inside the cautions; a breath is never held longer than eight counts.
+ */
+export const FIGURE_BOUNDS = {
+  inCounts: [1, 12],
+  holdCounts: [0, 8],
+  outCounts: [1, 60],
+  restCounts: [0, 30],
+  countTempo: [30, 120],
+  growsBy: [0, 12],
+  mostSeconds: [3, 60],
+  secondsEach: [1, 60],
+  restSeconds: [0, 120],
+  lowShare: [0, 1],
+  highShare: [0, 1],
+  beats: [1, 64],
+  quickening: [0, 0.2],
+} as const satisfies Record<string, readonly [number, number]>;
+export type FigureName = keyof typeof FIGURE_BOUNDS;
+
+const figure = ([least, most]: readonly [number, number]): z.ZodExactOptional<z.ZodNumber> =>
+  z.number().min(least).max(most).exactOptional();
+const figures = z.strictObject({
+  inCounts: figure(FIGURE_BOUNDS.inCounts),
+  holdCounts: figure(FIGURE_BOUNDS.holdCounts),
+  outCounts: figure(FIGURE_BOUNDS.outCounts),
+  restCounts: figure(FIGURE_BOUNDS.restCounts),
+  countTempo: figure(FIGURE_BOUNDS.countTempo),
+  growsBy: figure(FIGURE_BOUNDS.growsBy),
+  mostSeconds: figure(FIGURE_BOUNDS.mostSeconds),
+  secondsEach: figure(FIGURE_BOUNDS.secondsEach),
+  restSeconds: figure(FIGURE_BOUNDS.restSeconds),
+  lowShare: figure(FIGURE_BOUNDS.lowShare),
+  highShare: figure(FIGURE_BOUNDS.highShare),
+  beats: figure(FIGURE_BOUNDS.beats),
+  quickening: figure(FIGURE_BOUNDS.quickening),
+});
+
 /** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
 export const stepSettingsSchema = z.strictObject({
   start: midiNote.exactOptional(),
@@ -31,6 +70,8 @@ export const stepSettingsSchema = z.strictObject({
   seconds: seconds.exactOptional(),
   /** Glides, cycles or repeats of a step that is not a ladder. */
   repeats: whole(1, MOST.repeats).exactOptional(),
+  /** Figures of work that is no tune. */
+  figures: figures.exactOptional(),
   /** Something laid over the step, the id of an overlay. */
   overlay: z
     .string()
@@ -58,5 +99,6 @@ export const routineStepSchema = z.strictObject({
 /** The steps of a routine, in order. */
 export const routineStepsSchema = z.array(routineStepSchema).max(60);
 
+export type StepFigures = ReadonlyDeep<z.output<typeof figures>>;
 export type StepSettings = ReadonlyDeep<z.output<typeof stepSettingsSchema>>;
 export type RoutineStep = ReadonlyDeep<z.output<typeof routineStepSchema>>;

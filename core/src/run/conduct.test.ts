@@ -31,6 +31,38 @@ describe('conduct', () => {
   const sungKeys = (state: RunState): string =>
     state.sung.map(({ tonic, outcome }) => (outcome === 'sung' ? writeNote(tonic) : `(${writeNote(tonic)})`)).join(' ');
 
+  const onHiss = (): RunState => {
+    const first = conduct(begin(), { type: 'next-step', id: id(), heard: false });
+    return conduct(first, { type: 'next-step', id: id(), heard: false });
+  };
+
+  test('a step without pitch that is left says how far it came; one that never began was passed over', () => {
+    const over = onHiss();
+    expect(over.results).toMatchObject([{ exerciseId: 'standing-check', outcome: 'passed-over', seconds: 0 }]);
+    const begun = play(over, 'next');
+    const next = conduct(begun, { type: 'next', id: id(), elapsed: 30 });
+    expect(next.results?.at(-1)).toMatchObject({ exerciseId: 'long-hiss', outcome: 'shortened', rounds: 1, most: 12 });
+    const finished = conduct(begun, { type: 'finish', id: id(), heard: false, elapsed: 84 });
+    expect(finished.results?.at(-1)).toMatchObject({
+      exerciseId: 'long-hiss',
+      outcome: 'done',
+      rounds: 4,
+      seconds: 84,
+    });
+    expect(finished.results).toHaveLength(2);
+  });
+
+  test('a part that is over gives way to the next; before the step begins there is none', () => {
+    const over = onHiss();
+    expect(conduct(over, { type: 'end-part', elapsed: 1 })).toEqual(over);
+    const ended = conduct(play(over, 'next'), { type: 'end-part', elapsed: 1 });
+    const course = ended.steps[ended.stepIndex]?.course;
+    expect(course?.parts.slice(0, 2)).toMatchObject([
+      { act: 'in', seconds: 1 },
+      { act: 'out', startsAt: 1, seconds: 12 },
+    ]);
+  });
+
   test('a step begins when it has been explained, and nothing is entered before', () => {
     const explained = conduct(begin(), { type: 'next-step', id: id(), heard: false });
     expect([explained.begun, canGoHome(explained), play(explained, 'turn-back', 'home')]).toEqual([

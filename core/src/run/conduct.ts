@@ -1,6 +1,7 @@
 import { fewMoreThenHome, goHome, turnBack, type FewMore, type Ladder } from '../ladder/index.ts';
 import { isMissed, STOP_MARKS } from '../past/index.ts';
 import { keyWays } from '../routine/index.ts';
+import { endPart, resultOf } from '../still/index.ts';
 import { moreHelp } from './help-after.ts';
 import { runKeysOf } from './run-plan.ts';
 import type { StopCause, SungKey } from './run.schema.ts';
@@ -195,6 +196,23 @@ function left(state: RunState, { heard, id }: Extract<RunAction, { heard: boolea
   return heard ? enter(state, id, 'sung') : state;
 }
 
+/** What became of a step without pitch, written down as it is left. */
+function withResult(state: RunState, elapsed = 0): RunState {
+  const step = currentStep(state);
+  if (!step?.course) return state;
+  const { stepId, exerciseId, course } = step;
+  const result = { stepId, exerciseId, ...resultOf(course, state.begun ? elapsed : null) };
+  return { ...state, results: [...(state.results ?? []).filter((other) => other.stepId !== stepId), result] };
+}
+
+/** The part that is on is over; the next begins. */
+function partEnded(state: RunState, elapsed: number): RunState {
+  const step = currentStep(state);
+  if (!step?.course || !state.begun) return state;
+  const ended = { ...step, course: endPart(step.course, elapsed) };
+  return { ...state, steps: state.steps.map((other) => (other === step ? ended : other)) };
+}
+
 /** Blocks before the step that has not begun. */
 function withRepairs(state: RunState, blocks: readonly RunStep[]): RunState {
   if (state.begun) return state;
@@ -232,7 +250,11 @@ export function conduct(state: RunState, action: RunAction): RunState {
     case 'ready':
       return withRepairs(state, action.steps);
     case 'next':
-      return state.begun ? advance(enter(state, action.id, 'sung')) : { ...state, begun: true };
+      return state.begun
+        ? advance(enter(withResult(state, action.elapsed), action.id, 'sung'))
+        : { ...state, begun: true };
+    case 'end-part':
+      return partEnded(state, action.elapsed);
     case 'skip':
       return advance(enter(state, action.id, 'skipped'));
     case 'again':
@@ -259,8 +281,8 @@ export function conduct(state: RunState, action: RunAction): RunState {
       );
     }
     case 'next-step':
-      return toStep(left(state, action), state.stepIndex + 1);
+      return toStep(withResult(left(state, action), action.elapsed), state.stepIndex + 1);
     case 'finish':
-      return { ...left(state, action), phase: 'finished' };
+      return { ...withResult(left(state, action), action.elapsed), phase: 'finished' };
   }
 }

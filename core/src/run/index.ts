@@ -10,9 +10,11 @@ export { runStepOf, startRun } from './run-plan.ts';
 export {
   plannedStepSchema,
   STOP_CAUSES,
+  stepResultSchema,
   stopSchema,
   sungKeySchema,
   type PlannedStep,
+  type StepResult,
   type Stop,
   type StopCause,
   type SungKey,

@@ -1,4 +1,4 @@
-import { isSungByStudent, runDigest, type DigestedStep, type SungKey } from './index.ts';
+import { isSungByStudent, runDigest, type DigestedStep, type StepResult, type SungKey } from './index.ts';
 
 const planned = (stepId: string, exerciseId: string, keys: number, kind = 'pattern'): DigestedStep => ({
   ...{ stepId, exerciseId, kind, seconds: 60 },
@@ -44,4 +44,17 @@ test('nothing sung has no ends; what was sung beside the plan, and what was stop
     ['thirds', true],
     ['falling-hum', false],
   ]);
+});
+
+test.each<[string, readonly StepResult['outcome'][] | null, boolean]>([
+  ['from before there were results', null, true],
+  ['done', ['done'], true],
+  ['shortened', ['shortened'], true],
+  ['passed over', ['passed-over'], false],
+  ['not come to', [], false],
+])('a step without keys that was %s', (_, outcomes, isWorkedOn) => {
+  const results =
+    outcomes && outcomes.map((outcome) => ({ stepId: 'b', exerciseId: 'long-hiss', outcome, seconds: 9, rounds: 1 }));
+  const { workedOn } = runDigest(PLAN, [], [], results);
+  expect(workedOn.some(({ exerciseId }) => exerciseId === 'long-hiss')).toBe(isWorkedOn);
 });

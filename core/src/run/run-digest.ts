@@ -1,5 +1,5 @@
 import type { Mark, PastExercise } from '../past/index.ts';
-import type { SungKey } from './run.schema.ts';
+import type { StepResult, SungKey } from './run.schema.ts';
 import type { RunState } from './run.types.ts';
 
 /** What lists and later routines need of a run, worked out whenever the run changes. */
@@ -60,20 +60,25 @@ function workedSteps(plan: readonly DigestedStep[], keys: readonly SungKey[]): r
  * @param plan its steps as they were planned
  * @param keys all keys of it, sung or skipped, in any order; pitches MIDI
  * @param stops what stopped which step
+ * @param results what became of the steps without pitch; one that has none did not happen. `null` in runs from before
+ *   there were any, where each counts as done
  * @example one planned key 60–67, sung: `{ plannedKeys: 1, sungKeys: 1, lowest: 60, highest: 67, … }`
  */
 export function runDigest(
   plan: readonly DigestedStep[],
   keys: readonly SungKey[],
   stops: RunState['stops'],
+  results: readonly StepResult[] | null = null,
 ): RunDigest {
+  const happened =
+    results && new Set(results.filter(({ outcome }) => outcome !== 'passed-over').map(({ stepId }) => stepId));
   const sung = keys.filter(isSungByStudent);
   const workedOn = workedSteps(plan, keys).flatMap(({ stepId, exerciseId, kind, seconds }): PastExercise[] => {
     const ofStep = keys.filter((key) => key.stepId === stepId && key.exerciseId === exerciseId);
     const own = ofStep.filter(isSungByStudent);
     const wasStopped = stops.some((stop) => stop.stepId === stepId);
     const hasKeys = kind === 'pattern' || kind === 'siren';
-    if (hasKeys && own.length === 0 && !wasStopped) return [];
+    if ((hasKeys ? own.length === 0 : happened?.has(stepId) === false) && !wasStopped) return [];
     const past = {
       exerciseId,
       keys: own.length,

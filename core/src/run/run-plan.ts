@@ -53,6 +53,7 @@ export function runStepOf(step: LaidStep): RunStep {
     setUpSeconds: step.setUpSeconds,
     ...(ladder && { ladder }),
     ...(manners.length > 0 && { manners }),
+    ...(laid?.kind === 'still' && { course: laid.course }),
     ...(overlay && { overlay: overlay.name }),
     ...(resistance !== undefined && { resistance }),
     ...(step.settings.cue !== undefined && { cue: step.settings.cue }),

@@ -4,6 +4,7 @@ import { LEGS } from '../ladder/index.ts';
 import { EXERCISE_KINDS } from '../limits/index.ts';
 import { KEY_OUTCOMES, MARKS } from '../past/index.ts';
 import { HELPS } from '../shelf/index.ts';
+import { STILL_OUTCOMES } from '../still/index.ts';
 
 /** What can stop a step: a mark, or effort over four of ten. */
 export const STOP_CAUSES = [...MARKS, 'effort'] as const;
@@ -40,7 +41,19 @@ export const sungKeySchema = key.extend({
 /** What stopped a step: a mark, or more effort than a warm-up may cost. */
 export const stopSchema = z.strictObject({ stepId: z.uuid(), mark: z.enum(STOP_CAUSES) });
 
+/** What became of a step without pitch: how far it came. */
+export const stepResultSchema = z.strictObject({
+  stepId: z.uuid(),
+  exerciseId,
+  outcome: z.enum(STILL_OUTCOMES),
+  seconds: z.number().min(0).max(7200),
+  rounds: whole(0, 200),
+  /** Most counts on one way out, or seconds of the longest breath. */
+  most: z.number().min(0).max(600).exactOptional(),
+});
+
 export type StopCause = (typeof STOP_CAUSES)[number];
 export type PlannedStep = ReadonlyDeep<z.output<typeof plannedStepSchema>>;
 export type SungKey = ReadonlyDeep<z.output<typeof sungKeySchema>>;
+export type StepResult = ReadonlyDeep<z.output<typeof stepResultSchema>>;
 export type Stop = ReadonlyDeep<z.output<typeof stopSchema>>;

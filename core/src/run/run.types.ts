@@ -2,7 +2,8 @@ import type { LadderInput, Leg, Zone } from '../ladder/index.ts';
 import type { ExerciseKind } from '../limits/index.ts';
 import type { Help } from '../shelf/index.ts';
 import type { Mark } from '../past/index.ts';
-import type { Stop, SungKey } from './run.schema.ts';
+import type { StillCourse } from '../still/index.ts';
+import type { StepResult, Stop, SungKey } from './run.schema.ts';
 
 /** One key to sing, or one pass of a glide. Pitches MIDI; seconds from cue to the end of the breath after it. */
 export interface RunKey {
@@ -35,6 +36,8 @@ export interface RunStep {
   readonly manners?: readonly string[];
   /** The name of what is laid over it. */
   readonly overlay?: string;
+  /** What happens when, in a step without pitch. */
+  readonly course?: StillCourse;
   /** What the teacher wanted to say here, instead of the exercise’s own cues. */
   readonly cue?: string;
   /** It is watched in a mirror. */
@@ -54,6 +57,8 @@ export interface RunState {
   readonly sung: readonly SungKey[];
   /** What stopped which step, in order. */
   readonly stops: readonly Stop[];
+  /** What became of the steps without pitch, in order. */
+  readonly results?: readonly StepResult[];
   /** While stopped: the id of the key that was being sung. */
   heldKeyId?: string;
   /** The step was explained and has begun. */
@@ -66,8 +71,12 @@ export interface RunState {
 
 /** What the teacher does. `id` names the key that is entered as sung. */
 export type RunAction =
-  | { readonly type: 'next' | 'again' | 'skip' | 'turn-back' | 'home'; readonly id: string }
-  | { readonly type: 'next-step' | 'finish'; readonly id: string; readonly heard: boolean }
+  /** `elapsed` seconds since a step without pitch began. */
+  | { readonly type: 'next'; readonly id: string; readonly elapsed?: number }
+  | { readonly type: 'again' | 'skip' | 'turn-back' | 'home'; readonly id: string }
+  | { readonly type: 'next-step' | 'finish'; readonly id: string; readonly heard: boolean; readonly elapsed?: number }
+  /** The part of a step without pitch that is on is over. */
+  | { readonly type: 'end-part'; readonly elapsed: number }
   | { readonly type: 'mark'; readonly mark: Mark; readonly id: string }
   /** `level` 0–10; over four stops the step. */
   | { readonly type: 'effort'; readonly level: number; readonly id: string }

@@ -12,8 +12,8 @@ function problemsOf(exercise: Exercise, known: ReadonlySet<string>): string[] {
   const { work, cues, watchFor, relatives, why } = exercise;
   if (cues.length < LEAST.cues || watchFor.length < LEAST.watchFor || relatives.length < LEAST.relatives || why === '')
     problems.push(`${exercise.id}: what ships has three cues, two things to watch for, a relative and a reason why.`);
-  if (work.kind === 'breath' && (work.counts === undefined) === (work.bursts === undefined)) {
-    problems.push(`${exercise.id}: a breath exercise has either counts or bursts.`);
+  if (work.kind === 'breath' && [work.counts, work.bursts, work.longest].filter(Boolean).length !== 1) {
+    problems.push(`${exercise.id}: a breath exercise has counts, bursts or as long as it lasts, one of them.`);
   }
   if (work.kind !== 'pattern') return problems;
   try {

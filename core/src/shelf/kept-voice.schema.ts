@@ -4,10 +4,10 @@ import { voiceFileSchema } from '../voice/index.ts';
 import { APPROACH_CHOICES } from './approach.data.ts';
 
 /** Answers on which schools differ, by question. */
-export const approachSchema = z.record(z.string(), z.string()).superRefine((answers, { addIssue }) => {
+export const approachSchema = z.record(z.string(), z.string()).superRefine((answers, context) => {
   for (const [question, answer] of Object.entries(answers))
     if (!Object.hasOwn(APPROACH_CHOICES, question) || !APPROACH_CHOICES[question]?.includes(answer))
-      addIssue({ code: 'custom', path: [question], message: 'is an answer that is not offered' });
+      context.addIssue({ code: 'custom', path: [question], message: 'is an answer that is not offered' });
 });
 
 /** A voice file as it is kept: its own approach and figures are such as there are. */

@@ -86,15 +86,21 @@ export function Shape(
 }
 
 /** A list of them. */
-export function Shapes(name: string, schema: CoreSchema, most: number): PropertyDecorator {
+export function Shapes(
+  name: string,
+  schema: CoreSchema,
+  most: number,
+  { optional = false }: { readonly optional?: boolean } = {},
+): PropertyDecorator {
   named.set(name, schema);
   return applyDecorators(
-    ApiProperty({ type: 'array', items: { $ref: getSchemaPath(name) }, maxItems: most }),
+    ApiProperty({ type: 'array', items: { $ref: getSchemaPath(name) }, maxItems: most, required: !optional }),
     Transform(({ value }: { value: unknown }) =>
       Array.isArray(value) ? value.map((one: unknown) => read(one, schema)) : value,
     ),
     IsArray({ message: 'is not a list' }),
     ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
     checked(schema, true),
+    optional ? ValidateIf((_, value) => value !== undefined) : applyDecorators(),
   );
 }

@@ -27,6 +27,15 @@ export interface DemoRunInput {
   readonly chance: Chance;
 }
 
+/** A step without pitch: mostly to its end, now and then shorter, rarely passed over. */
+function withoutPitch(run: RunState, chance: Chance, id: string): RunState {
+  if (chance.happens(0.06)) return conduct(run, { type: 'next-step', id, heard: false });
+  const course = run.steps[run.stepIndex]?.course;
+  const share = chance.happens(0.2) ? chance.between(40, 90) / 100 : 1;
+  const begun = conduct(run, { type: 'next', id });
+  return conduct(begun, { type: 'next', id, elapsed: (course?.seconds ?? 0) * share });
+}
+
 /** Conducts a routine the way lessons go: mostly by the plan, now and then turning early, skipping, marking. */
 function conducted(state: RunState, chance: Chance, at: Date): RunState {
   let run = state;
@@ -34,7 +43,7 @@ function conducted(state: RunState, chance: Chance, at: Date): RunState {
     const id = chance.id(at);
     const hasKeys = (run.steps[run.stepIndex]?.keys.length ?? 0) > 0;
     if (!hasKeys) {
-      run = conduct(run, { type: 'next-step', id, heard: false });
+      run = withoutPitch(run, chance, id);
       continue;
     }
     const mark = chance.happens(0.07) ? chance.pick(MARKS_SEEN) : undefined;
@@ -67,7 +76,7 @@ export function demoRun({
     now,
   });
   const plan = startRun(laid);
-  const { sung } = conducted(plan, chance, startedAt);
+  const { sung, results = [] } = conducted(plan, chance, startedAt);
   const strained = sung.some(({ marks }) => marks.includes('strain'));
   return {
     studentId,
@@ -86,6 +95,7 @@ export function demoRun({
     })),
     sung: sung.map((key) => ({ ...key, marks: [...key.marks] })),
     stops: [],
+    results: [...results],
     ease: Math.max(1, chance.between(3, 5) - (strained ? 1 : 0) - (conditions.length > 0 ? 1 : 0)),
     note: chance.happens(0.4) ? (chance.pick(DEMO_NOTES) ?? '') : '',
     revision: 1,

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { historyOf, type PastExercise } from '@soft-lark/core';
+import { historyOf, type PastExercise, type StepResult } from '@soft-lark/core';
 import { Clock } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
@@ -14,14 +14,23 @@ interface Row {
   readonly date: string;
   readonly ease: number | null;
   readonly worked_on: readonly PastExercise[];
+  readonly results: readonly StepResult[] | null;
 }
 
 /** The runs of a student, the oldest first; `$1` the studio, `$2` the student, `$3` its zone, `$4` since when. */
 const PAST_RUNS = `
-  select to_char(started_at at time zone $3, 'YYYY-MM-DD') as date, ease, worked_on
+  select to_char(started_at at time zone $3, 'YYYY-MM-DD') as date, ease, worked_on, results
     from run
    where studio_id = $1 and student_id = $2 and started_at >= $4
    order by started_at`;
+
+/** How far each exercise without pitch came when it was last done. */
+function lastResults(rows: readonly Row[]): StepResult[] {
+  const last = new Map<string, StepResult>();
+  for (const { results } of rows)
+    for (const result of results ?? []) if (result.outcome !== 'passed-over') last.set(result.exerciseId, result);
+  return [...last.values()];
+}
 
 /** What past runs say of a student, for the review and the draft of the next routine. */
 @Injectable()
@@ -49,6 +58,7 @@ export class HistoryService {
       ...figures,
       stuck: [...(stuck ?? [])],
       ease: [...(ease ?? [])].map(([exerciseId, value]) => ({ exerciseId, ease: value })),
+      results: lastResults(rows),
     };
   }
 }

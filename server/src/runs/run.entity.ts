@@ -1,4 +1,4 @@
-import type { Condition, Mark, PastExercise, PlannedStep, Stop } from '@soft-lark/core';
+import type { Condition, Mark, PastExercise, PlannedStep, StepResult, Stop } from '@soft-lark/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** The steps as they stood when the run began. */
@@ -39,6 +39,10 @@ export class Run {
   /** What stopped which step, in order; never counted against anyone. */
   @Column('jsonb')
   stops!: readonly Stop[];
+
+  /** What became of the steps without pitch; null in runs from before there was any. */
+  @Column('jsonb', { nullable: true })
+  results!: readonly StepResult[] | null;
 
   /** 1–5, asked on the closing card. */
   @Column('smallint', { nullable: true })

@@ -71,7 +71,7 @@ const KEEP_KEYS = `
   on conflict do nothing`;
 
 /** What a later sending may change. */
-type Changing = Pick<Run, 'endedAt' | 'ease' | 'note' | 'revision' | 'stops'>;
+type Changing = Pick<Run, 'endedAt' | 'ease' | 'note' | 'revision' | 'stops' | 'results'>;
 
 function summaryView(row: SummaryRow): RunSummaryDto {
   return {
@@ -191,7 +191,14 @@ export class RunsService {
       this.scope.of(RunKey, studioId).find({ where: { runId: id }, order: { position: 'ASC' } }),
     ]);
     if (!summary || !run) throw notFound('run');
-    return { ...summary, plan: run.plan.steps, stops: run.stops, revision: run.revision, sung: keys.map(keyView) };
+    return {
+      ...summary,
+      plan: run.plan.steps,
+      stops: run.stops,
+      results: run.results,
+      revision: run.revision,
+      sung: keys.map(keyView),
+    };
   }
 
   /**
@@ -212,7 +219,12 @@ export class RunsService {
         });
       const isNewer = sent.revision > run.revision;
       const keys = await this.keepKeys(studioId, manager, id, sent);
-      const digest = runDigest(run.plan.steps, keys.map(keyView), isNewer ? sent.stops : run.stops);
+      const digest = runDigest(
+        run.plan.steps,
+        keys.map(keyView),
+        isNewer ? sent.stops : run.stops,
+        isNewer ? (sent.results ?? null) : run.results,
+      );
       const exercises = [...new Set(digest.workedOn.map(({ exerciseId }) => exerciseId))].sort();
       const change = { ...(isNewer && this.changing(sent)), ...digest, marks: [...digest.marks], exercises };
       await runs.update({ id }, change);
@@ -237,9 +249,10 @@ export class RunsService {
   }
 
   private changing(sent: SentRunDto): Changing {
-    const { endedAt, ease, note, revision } = sent;
+    const { endedAt, ease, note, revision, results = null } = sent;
     const stops = sent.stops.map(({ stepId, mark }) => ({ stepId, mark }));
-    return { endedAt: endedAt === undefined ? null : new Date(endedAt), ease: ease ?? null, note, revision, stops };
+    const ended = endedAt === undefined ? null : new Date(endedAt);
+    return { endedAt: ended, ease: ease ?? null, note, revision, stops, results };
   }
 
   /** Adds the keys that are not there yet. @returns every key of the run */

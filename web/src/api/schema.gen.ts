@@ -1044,6 +1044,7 @@ export interface components {
             daysSinceGrit?: number;
             stuck: string[];
             ease: components["schemas"]["ExerciseEaseDto"][];
+            results: components["schemas"]["StepResult"][];
         };
         RunSummaryDto: {
             /** Format: uuid */
@@ -1091,6 +1092,7 @@ export interface components {
             plan: components["schemas"]["PlannedStep"][];
             sung: components["schemas"]["SungKey"][];
             stops: components["schemas"]["Stop"][];
+            results: components["schemas"]["StepResult"][] | null;
             revision: number;
         };
         SentRunDto: {
@@ -1108,6 +1110,7 @@ export interface components {
             sung: components["schemas"]["SungKey"][];
             sungBefore?: number;
             stops: components["schemas"]["Stop"][];
+            results?: components["schemas"]["StepResult"][];
             ease?: number;
             note: string;
             revision: number;
@@ -1360,6 +1363,21 @@ export interface components {
                 withinSeconds?: number;
                 seconds?: number;
                 repeats?: number;
+                figures?: {
+                    inCounts?: number;
+                    holdCounts?: number;
+                    outCounts?: number;
+                    restCounts?: number;
+                    countTempo?: number;
+                    growsBy?: number;
+                    mostSeconds?: number;
+                    secondsEach?: number;
+                    restSeconds?: number;
+                    lowShare?: number;
+                    highShare?: number;
+                    beats?: number;
+                    quickening?: number;
+                };
                 overlay?: string;
                 contrast?: boolean;
                 cue?: string;
@@ -1409,6 +1427,16 @@ export interface components {
             stepId: string;
             /** @enum {string} */
             mark: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy" | "effort";
+        };
+        StepResult: {
+            /** Format: uuid */
+            stepId: string;
+            exerciseId: string;
+            /** @enum {string} */
+            outcome: "done" | "shortened" | "passed-over";
+            seconds: number;
+            rounds: number;
+            most?: number;
         };
         RecipePart: {
             /** @enum {string} */
@@ -1972,10 +2000,18 @@ export interface operations {
                                 restCounts: number;
                                 cycles: number;
                                 countTempo: number;
+                                /** @default 0 */
+                                growsBy: number;
+                                growsTo?: number;
                             };
                             bursts?: {
                                 repeats: number;
                                 secondsEach: number;
+                                restSeconds: number;
+                            };
+                            longest?: {
+                                rounds: number;
+                                mostSeconds: number;
                                 restSeconds: number;
                             };
                             syllables?: string;
@@ -1983,7 +2019,12 @@ export interface operations {
                             /** @enum {string} */
                             kind: "timed";
                             seconds: number;
-                            prompts: string[];
+                            prompts: (string | {
+                                text: string;
+                                seconds?: number;
+                                /** @enum {string} */
+                                each?: "once" | "both-sides" | "both-directions";
+                            })[];
                         } | {
                             /** @enum {string} */
                             kind: "spoken";
@@ -1993,6 +2034,15 @@ export interface operations {
                             /** @default 0 */
                             quickening: number;
                             text: string;
+                            /** @default [] */
+                            lines: string[];
+                            /**
+                             * @default given
+                             * @enum {string}
+                             */
+                            order: "given" | "drawn";
+                            /** @default 0 */
+                            restSeconds: number;
                         };
                         /** @default [] */
                         cues: {
@@ -2318,10 +2368,18 @@ export interface operations {
                                     restCounts: number;
                                     cycles: number;
                                     countTempo: number;
+                                    /** @default 0 */
+                                    growsBy: number;
+                                    growsTo?: number;
                                 };
                                 bursts?: {
                                     repeats: number;
                                     secondsEach: number;
+                                    restSeconds: number;
+                                };
+                                longest?: {
+                                    rounds: number;
+                                    mostSeconds: number;
                                     restSeconds: number;
                                 };
                                 syllables?: string;
@@ -2329,7 +2387,12 @@ export interface operations {
                                 /** @enum {string} */
                                 kind: "timed";
                                 seconds: number;
-                                prompts: string[];
+                                prompts: (string | {
+                                    text: string;
+                                    seconds?: number;
+                                    /** @enum {string} */
+                                    each?: "once" | "both-sides" | "both-directions";
+                                })[];
                             } | {
                                 /** @enum {string} */
                                 kind: "spoken";
@@ -2339,6 +2402,15 @@ export interface operations {
                                 /** @default 0 */
                                 quickening: number;
                                 text: string;
+                                /** @default [] */
+                                lines: string[];
+                                /**
+                                 * @default given
+                                 * @enum {string}
+                                 */
+                                order: "given" | "drawn";
+                                /** @default 0 */
+                                restSeconds: number;
                             };
                             /** @default [] */
                             cues: {
@@ -2582,10 +2654,18 @@ export interface operations {
                                 restCounts: number;
                                 cycles: number;
                                 countTempo: number;
+                                /** @default 0 */
+                                growsBy: number;
+                                growsTo?: number;
                             };
                             bursts?: {
                                 repeats: number;
                                 secondsEach: number;
+                                restSeconds: number;
+                            };
+                            longest?: {
+                                rounds: number;
+                                mostSeconds: number;
                                 restSeconds: number;
                             };
                             syllables?: string;
@@ -2593,7 +2673,12 @@ export interface operations {
                             /** @enum {string} */
                             kind: "timed";
                             seconds: number;
-                            prompts: string[];
+                            prompts: (string | {
+                                text: string;
+                                seconds?: number;
+                                /** @enum {string} */
+                                each?: "once" | "both-sides" | "both-directions";
+                            })[];
                         } | {
                             /** @enum {string} */
                             kind: "spoken";
@@ -2603,6 +2688,15 @@ export interface operations {
                             /** @default 0 */
                             quickening: number;
                             text: string;
+                            /** @default [] */
+                            lines: string[];
+                            /**
+                             * @default given
+                             * @enum {string}
+                             */
+                            order: "given" | "drawn";
+                            /** @default 0 */
+                            restSeconds: number;
                         };
                         /** @default [] */
                         cues: {
@@ -2846,10 +2940,18 @@ export interface operations {
                                 restCounts: number;
                                 cycles: number;
                                 countTempo: number;
+                                /** @default 0 */
+                                growsBy: number;
+                                growsTo?: number;
                             };
                             bursts?: {
                                 repeats: number;
                                 secondsEach: number;
+                                restSeconds: number;
+                            };
+                            longest?: {
+                                rounds: number;
+                                mostSeconds: number;
                                 restSeconds: number;
                             };
                             syllables?: string;
@@ -2857,7 +2959,12 @@ export interface operations {
                             /** @enum {string} */
                             kind: "timed";
                             seconds: number;
-                            prompts: string[];
+                            prompts: (string | {
+                                text: string;
+                                seconds?: number;
+                                /** @enum {string} */
+                                each?: "once" | "both-sides" | "both-directions";
+                            })[];
                         } | {
                             /** @enum {string} */
                             kind: "spoken";
@@ -2867,6 +2974,15 @@ export interface operations {
                             /** @default 0 */
                             quickening: number;
                             text: string;
+                            /** @default [] */
+                            lines: string[];
+                            /**
+                             * @default given
+                             * @enum {string}
+                             */
+                            order: "given" | "drawn";
+                            /** @default 0 */
+                            restSeconds: number;
                         };
                         /** @default [] */
                         cues: {

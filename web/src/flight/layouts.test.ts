@@ -1,4 +1,5 @@
 import {
+  courseOf,
   layRoutine,
   referenceOf,
   resolveLimits,
@@ -9,6 +10,7 @@ import {
 } from '@soft-lark/core';
 import { apart, layRuler } from '../places/students/range-ruler.layout.ts';
 import { layContour } from './contour.layout.ts';
+import { layCourse } from './course.layout.ts';
 import { fitText, layFlight } from './flight.layout.ts';
 import { layRunStones, layStones } from './stones.layout.ts';
 
@@ -161,4 +163,47 @@ test('every exercise with a pitch has a contour', () => {
     const hasPitch = exercise.work.kind === 'pattern' || exercise.work.kind === 'siren';
     expect([exercise.id, layContour(exercise, 116, 38) !== null]).toEqual([exercise.id, hasPitch]);
   }
+});
+
+describe('a course of work without pitch', () => {
+  const still = shelf.flatMap(({ work }) => (work.kind === 'pattern' || work.kind === 'siren' ? [] : [courseOf(work)]));
+  const [first] = still;
+
+  test.each([320, 900])('every part has its room in %i px, one beside the other', (width) => {
+    for (const course of still) {
+      const { shapes, before, after } = layCourse(course, 0, width, 140);
+      expect(before + shapes.length + after).toBe(course.parts.length);
+      for (const [index, { x, width: wide, path }] of shapes.entries()) {
+        const last = shapes[index - 1];
+        expect(x).toBeGreaterThan(last ? last.x + last.width : -1);
+        expect(x + wide).toBeLessThanOrEqual(width + 0.01);
+        expect(path).not.toContain('NaN');
+      }
+    }
+  });
+
+  test('where not all have room, those round the one that is on are shown', () => {
+    const long = {
+      ...first,
+      parts: Array.from({ length: 60 }, (_, index) => ({
+        act: 'go' as const,
+        startsAt: index,
+        seconds: 1,
+        round: index + 1,
+      })),
+      rounds: 60,
+      seconds: 60,
+    };
+    const at = (now: number) => layCourse(long, now, 320, 140).shapes.map(({ part }) => part.round);
+    expect(at(0)[0]).toBe(1);
+    expect(at(30)).toContain(31);
+    expect(at(30)).toContain(30);
+    expect(at(59).at(-1)).toBe(60);
+  });
+
+  test('a long rest leaves the goes their room', () => {
+    const goes = courseOf({ kind: 'breath', bursts: { repeats: 2, secondsEach: 2, restSeconds: 120 } });
+    const [go, rest] = layCourse(goes, 0, 600, 140).shapes;
+    expect(rest?.width ?? 0).toBeLessThan((go?.width ?? 0) * 4);
+  });
 });

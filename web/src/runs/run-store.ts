@@ -153,6 +153,7 @@ export function sendable(run: KeptRun): SentRun {
     sung: state.sung.slice(sentKeys, sentKeys + KEYS_AT_ONCE).map((key) => ({ ...key, marks: [...key.marks] })),
     sungBefore: sentKeys,
     stops: state.stops.map((stop) => ({ ...stop })),
+    results: [...(state.results ?? [])],
     ...(ease !== undefined && { ease }),
     note,
     revision,

@@ -109,6 +109,7 @@ export const piano = {
     nextStep: 'Next step',
     next: 'Next key',
     letGo: 'Let go',
+    breathOut: 'Breath is over',
     start: 'Start',
     end: 'Finish',
   },

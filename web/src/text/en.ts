@@ -4,6 +4,7 @@ import { check } from './en-check.ts';
 import { gate } from './en-gate.ts';
 import { groups } from './en-groups.ts';
 import { keySheet } from './en-keys.ts';
+import { course } from './en-course.ts';
 import { piano } from './en-piano.ts';
 import { approach, settings } from './en-settings.ts';
 import { shelf } from './en-shelf.ts';
@@ -198,6 +199,7 @@ export const en = {
   students,
   shelf,
   bench,
+  course,
   piano,
   log: {
     locks: {

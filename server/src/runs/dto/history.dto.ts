@@ -1,4 +1,5 @@
-import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
+import type { StepResult } from '@soft-lark/core';
+import { ApiProperty, ApiPropertyOptional, getSchemaPath } from '@nestjs/swagger';
 
 /** How easily an exercise went lately, 1–5. */
 export class ExerciseEaseDto {
@@ -31,4 +32,8 @@ export class HistoryDto {
 
   @ApiProperty({ type: () => ExerciseEaseDto, isArray: true })
   ease!: ExerciseEaseDto[];
+
+  /** How far each exercise without pitch came when it was last done. */
+  @ApiProperty({ type: 'array', items: { $ref: getSchemaPath('StepResult') } })
+  results!: StepResult[];
 }

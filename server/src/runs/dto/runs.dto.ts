@@ -2,11 +2,13 @@ import {
   CONDITIONS,
   MARKS,
   plannedStepSchema,
+  stepResultSchema,
   stopSchema,
   sungKeySchema,
   type Condition,
   type Mark,
   type PlannedStep,
+  type StepResult,
   type Stop,
   type SungKey,
 } from '@soft-lark/core';
@@ -51,6 +53,10 @@ export class SentRunDto {
 
   @Shapes('Stop', stopSchema, 60)
   stops!: Stop[];
+
+  /** What became of the steps without pitch. */
+  @Shapes('StepResult', stepResultSchema, 60, { optional: true })
+  results?: StepResult[];
 
   @Whole(1, 5, { optional: true })
   ease?: number;
@@ -120,6 +126,10 @@ export class RunDto extends RunSummaryDto {
 
   @ApiProperty({ type: 'array', items: { $ref: getSchemaPath('Stop') } })
   stops!: readonly Stop[];
+
+  /** What became of the steps without pitch; null in runs from before that was kept. */
+  @ApiProperty({ type: 'array', items: { $ref: getSchemaPath('StepResult') }, nullable: true })
+  results!: readonly StepResult[] | null;
 
   @ApiProperty({ type: 'integer' })
   revision!: number;

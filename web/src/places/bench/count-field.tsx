@@ -7,11 +7,20 @@ interface CountFieldProps {
   readonly usual: string;
   readonly min: number;
   readonly max: number;
+  readonly allowsParts?: boolean;
   readonly onSet: (value: number | undefined) => void;
 }
 
 /** A number that may be left to its usual value; what is out of bounds is not taken. */
-export function CountField({ label, value, usual, min, max, onSet }: CountFieldProps): ReactElement {
+export function CountField({
+  label,
+  value,
+  usual,
+  min,
+  max,
+  allowsParts = false,
+  onSet,
+}: CountFieldProps): ReactElement {
   return (
     <NumberInput
       w={104}
@@ -20,7 +29,7 @@ export function CountField({ label, value, usual, min, max, onSet }: CountFieldP
       min={min}
       max={max}
       clampBehavior="blur"
-      allowDecimal={false}
+      allowDecimal={allowsParts}
       placeholder={usual}
       value={value ?? ''}
       onChange={(typed) => {

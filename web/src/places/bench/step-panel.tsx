@@ -79,7 +79,14 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
       />
       <p className={classes['sung']}>{subtitle(step, isShared, t)}</p>
       <StepStones step={step} act={act} />
-      <StepSettingsRow stepId={step.id} exercise={exercise} settings={step.settings} {...startsOf(step)} act={act} />
+      <StepSettingsRow
+        stepId={step.id}
+        exercise={exercise}
+        written={props.context.exercises.get(exercise.id) ?? exercise}
+        settings={step.settings}
+        {...startsOf(step)}
+        act={act}
+      />
       {!isShared && (
         <StepWords
           stepId={step.id}

@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { NoteField } from '../../ui/note-field.tsx';
 import type { BenchAction } from './bench.reducer.ts';
 import { CountField } from './count-field.tsx';
+import { FigureFields } from './figure-fields.tsx';
 import { LadderFields, type SetSetting } from './ladder-fields.tsx';
 import classes from './bench.module.css';
 
@@ -12,6 +13,8 @@ import classes from './bench.module.css';
 interface StepSettingsRowProps {
   readonly stepId: string;
   readonly exercise: Exercise;
+  /** The exercise as it stands on the shelf. */
+  readonly written: Exercise;
   readonly settings: StepSettings;
   readonly start?: number;
   readonly proposed?: number;
@@ -22,7 +25,7 @@ interface StepSettingsRowProps {
 /** What of a step can be set by hand; each field shows its usual value until something else is wanted. */
 export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettingsRowProps): ReactElement {
   const { t } = useTranslation();
-  const { stepId, settings, exercise, act } = props;
+  const { stepId, settings, exercise, written, act } = props;
   const { work } = exercise;
   const set: SetSetting = (name, value) => {
     if (value === undefined) act({ type: 'set', stepId, settings: {}, clear: [name] });
@@ -30,7 +33,7 @@ export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettings
   };
   const usualRepeats =
     work.kind === 'breath'
-      ? (work.counts?.cycles ?? work.bursts?.repeats)
+      ? (work.counts?.cycles ?? work.bursts?.repeats ?? work.longest?.rounds)
       : 'repeats' in work
         ? work.repeats
         : undefined;
@@ -61,6 +64,7 @@ export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettings
           }}
         />
       )}
+      <FigureFields exercise={written} figures={settings.figures} set={set} />
       {takesOverlay(exercise) && (
         <Select
           size="sm"

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
 import { openPage } from '../../testing/open-page.tsx';
 import { Answer } from '../../testing/fake-api.ts';
@@ -38,6 +38,7 @@ function run(change: Partial<Schemas['RunDto']> = {}): Schemas['RunDto'] {
     ],
     sung: [sung(60, { id: STEP }), sung(61, { id: RUN, outcome: 'skipped', marks: ['strain'] })],
     stops: [],
+    results: null,
     revision: 4,
     ...change,
   };
@@ -141,4 +142,30 @@ test('on a shared screen nobody else is in the log', async () => {
   });
   await screen.findByRole('heading', { name: 'Log' });
   expect(screen.queryByText('Nan Osier')).toBeNull();
+});
+
+test.each<[string, Schemas['RunDto']['results'], string]>([
+  [
+    'done, with its rounds and counts',
+    [{ stepId: RUN, exerciseId: 'long-hiss', outcome: 'done', seconds: 60, rounds: 4, most: 12 }],
+    'done · 4 rounds · up to 12 counts',
+  ],
+  [
+    'shortened',
+    [{ stepId: RUN, exerciseId: 'long-hiss', outcome: 'shortened', seconds: 20, rounds: 1, most: 12 }],
+    'shortened · 1 round · up to 12 counts',
+  ],
+  [
+    'passed over',
+    [{ stepId: RUN, exerciseId: 'long-hiss', outcome: 'passed-over', seconds: 0, rounds: 0 }],
+    'passed over',
+  ],
+  ['not come to', [], 'not come to'],
+  ['of a run from before that was kept', null, 'no keys'],
+])('a step without keys: %s', async (_, results, words) => {
+  openPage(`/log/${RUN}`, { [`GET /api/runs/${RUN}`]: run({ results }) });
+  const row = (await screen.findByText('Long hiss')).closest('li') as HTMLElement;
+  await waitFor(() => {
+    expect(within(row).getByRole('paragraph')).toHaveTextContent(words);
+  });
 });

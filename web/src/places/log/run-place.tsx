@@ -1,14 +1,16 @@
 import { Anchor, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { keyName, mannerThatWorked } from '@soft-lark/core';
+import { keyName, mannerThatWorked, type Exercise, type StepResult } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { runQuery, type RunDetail } from '../../api/runs.queries.ts';
 import { ApiProblem } from '../../api/problem.ts';
+import { shelfQuery } from '../../api/shelf.queries.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { clockText, momentText } from '../../ui/format.ts';
 import { likeNeighbours } from '../../ui/like-neighbours.ts';
+import { useResultWords } from '../../ui/result-words.ts';
 import { Shape } from '../../ui/shape.tsx';
 import { useKeptRuns } from '../../runs/run-store.ts';
 import { writeNote } from '../../text/note-names.ts';
@@ -17,8 +19,31 @@ import classes from './log.module.css';
 type Step = RunDetail['plan'][number];
 type Sung = RunDetail['sung'][number];
 
+interface StepKeysProps {
+  readonly step: Step;
+  readonly sung: readonly Sung[];
+  /** What became of a step without keys; undefined in runs from before that was kept, null where it was not come to. */
+  readonly result: StepResult | null | undefined;
+  readonly exercise: Exercise | undefined;
+}
+
+/** What became of a step without keys; what was passed over never looks like done. */
+function StillResult({ result, exercise }: Pick<StepKeysProps, 'result' | 'exercise'>): ReactElement {
+  const { t } = useTranslation();
+  const words = useResultWords();
+  if (result === undefined) return <p className={classes['none']}>{t('log.noKeys')}</p>;
+  if (result === null) return <p className={classes['none']}>{t('course.notReached')}</p>;
+  const { outcome } = result;
+  return (
+    <p className={classes['result']} data-outcome={outcome}>
+      <b>{t(`course.outcomes.${outcome}`)}</b>
+      {outcome !== 'passed-over' && ` · ${words(result, exercise)}`}
+    </p>
+  );
+}
+
 /** The keys of one step: as planned above, as sung below. */
-function StepKeys({ step, sung }: { readonly step: Step; readonly sung: readonly Sung[] }): ReactElement {
+function StepKeys({ step, sung, result, exercise }: StepKeysProps): ReactElement {
   const { t } = useTranslation();
   const tempo = sung[0]?.tempo;
   const helps = likeNeighbours(
@@ -46,7 +71,7 @@ function StepKeys({ step, sung }: { readonly step: Step; readonly sung: readonly
         </small>
       </div>
       {step.keys.length === 0 ? (
-        <p className={classes['none']}>{t('log.noKeys')}</p>
+        <StillResult result={result} exercise={exercise} />
       ) : (
         <dl>
           <dt>{t('log.planned')}</dt>
@@ -101,6 +126,7 @@ export function RunPlace(): ReactElement {
     retryDelay: 800,
   });
   const run = query.data;
+  const shelf = useQuery(shelfQuery).data;
   if (query.error && !run) return <Failure error={query.error} onRetry={() => void query.refetch()} />;
   if (!run)
     return (
@@ -129,7 +155,13 @@ export function RunPlace(): ReactElement {
       {run.note && <blockquote className={classes['quote']}>{run.note}</blockquote>}
       <ol className={classes['steps']}>
         {run.plan.map((step) => (
-          <StepKeys key={step.stepId} step={step} sung={run.sung.filter(({ stepId }) => stepId === step.stepId)} />
+          <StepKeys
+            key={step.stepId}
+            step={step}
+            sung={run.sung.filter(({ stepId }) => stepId === step.stepId)}
+            result={run.results ? (run.results.find(({ stepId }) => stepId === step.stepId) ?? null) : undefined}
+            exercise={shelf?.get(step.exerciseId)}
+          />
         ))}
       </ol>
     </>

@@ -50,14 +50,15 @@ interface ActButtonsProps {
 export function ActButtons({ running, state, approach }: ActButtonsProps): ReactElement {
   const { t } = useTranslation();
   const hasKeys = currentKey(state) !== undefined;
-  const { act, isHeld } = running;
+  const { act, isHeld, isLasting } = running;
   // By most schools the first sign of effort is where a ladder turns.
   const isTurn = turnsAtEffort(approach) && state.marks.includes('strain') && canTurnBack(state);
   const isLastKey = state.keyIndex === (currentStep(state)?.keys.length ?? 0) - 1;
   const isLastStep = state.stepIndex === state.steps.length - 1;
   const goesOn = hasKeys && !isLastKey;
   const onward = isLastStep ? t('piano.acts.end') : t('piano.acts.nextStep');
-  const begunWord = isHeld ? t('piano.acts.letGo') : goesOn ? t('piano.acts.next') : onward;
+  const goesOnWord = goesOn ? t('piano.acts.next') : onward;
+  const begunWord = isHeld ? t('piano.acts.letGo') : isLasting ? t('piano.acts.breathOut') : goesOnWord;
   const mainWord = state.begun ? begunWord : t('piano.acts.start');
   return (
     <div className={classes['acts']}>

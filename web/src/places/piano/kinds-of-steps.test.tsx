@@ -1,4 +1,5 @@
 import { screen, waitFor } from '@testing-library/react';
+import { exerciseSchema, shippedExercises, type Exercise } from '@soft-lark/core';
 import type { Schemas } from '../../api/client.ts';
 import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
 import { sing } from '../../testing/sing.ts';
@@ -28,7 +29,7 @@ test('breath by counts says the phase and its count once it has begun', async ()
   expect(screen.getAllByText(/^\d:\d\d$/)[0]).toBeVisible();
   await user.click(press('Start'));
   await waitFor(() => {
-    expect(document.body.textContent).toMatch(/(in|out|hold|rest) \d/);
+    expect(document.body.textContent).toMatch(/round 1 of 4 · in[1-3]/);
   });
   expect(press(/^strain/)).toBeDisabled();
   expect(press(/^dizzy/)).toBeEnabled();
@@ -115,4 +116,54 @@ test('what the teacher wanted to say stands instead of the exercise’s own cue'
     [`GET /api/routines/${ROUTINE}`]: routine({ steps: [step('up-and-down-five', own), step('falling-hum')] }),
   });
   expect(screen.getByText('Like a kite.')).toBeVisible();
+});
+
+const STILL = { stage: 'breath', load: 0, cues: [], watchFor: [], relatives: [] } as const;
+const own = (id: string, work: object): Exercise =>
+  exerciseSchema.parse({ ...STILL, id, name: `My ${id}`, shortName: 'Mine', why: '', work });
+const breath = own('breath', {
+  kind: 'breath',
+  longest: { rounds: 2, mostSeconds: 20, restSeconds: 15 },
+  syllables: 's',
+});
+const sides = own('sides', { kind: 'timed', seconds: 60, prompts: [{ text: 'Lean over.', each: 'both-sides' }] });
+const calls = own('calls', { kind: 'spoken', repeats: 3, beats: 4, tempo: 60, text: 'Calls.', lines: ['Hey!', 'Ho!'] });
+
+const singOwn = (exercise: Exercise, answers = {}): Promise<OpenedPage> =>
+  singAll([exercise.id, 'falling-hum'], { 'GET /api/exercises': [exercise, ...shippedExercises()], ...answers });
+
+test('as long as it lasts: the main act says that the breath is over, and the result is sent with the last time beside it', async () => {
+  const last = { stepId: ROUTINE, exerciseId: 'breath', outcome: 'done', seconds: 40, rounds: 2, most: 14 };
+  const { user, sent } = await singOwn(breath, {
+    [`GET /api/students/${STUDENT}/history`]: { stuck: [], ease: [], results: [last] },
+  });
+  expect(await screen.findByText('last time 2 rounds · up to 14 s')).toBeVisible();
+  await user.click(press('Start'));
+  expect(screen.getByText(/breath 1 of 2/)).toBeVisible();
+  await user.click(await screen.findByRole('button', { name: 'Breath is over' }));
+  expect(await screen.findByText('rest after 1 of 2')).toBeVisible();
+  await user.click(screen.getAllByRole('button', { name: 'Next step' })[0] as HTMLElement);
+  await waitFor(() => {
+    const body = sent.at(-1)?.body as { results?: object[] } | undefined;
+    expect(body?.results).toMatchObject([{ exerciseId: 'breath', outcome: 'shortened', rounds: 1 }]);
+  });
+});
+
+test.each<[string, Exercise, RegExp, string]>([
+  ['both sides', sides, /1 of 1 · seconds left/, 'Lean over. left'],
+  ['calls of a list', calls, /line 1 of 3 · beat/, 'Hey!'],
+])('%s are conducted one after the other', async (_, exercise, count, words) => {
+  const { user } = await singOwn(exercise);
+  await user.click(press('Start'));
+  expect(screen.getByText(count)).toBeVisible();
+  expect(screen.getAllByRole('paragraph').some(({ textContent }) => textContent === words)).toBe(true);
+});
+
+test('a step without keys that is passed over is sent as such', async () => {
+  const { user, sent } = await singAll(['long-hiss', 'falling-hum']);
+  await user.keyboard('n');
+  await waitFor(() => {
+    const body = sent.at(-1)?.body as { results?: object[] } | undefined;
+    expect(body?.results).toMatchObject([{ exerciseId: 'long-hiss', outcome: 'passed-over' }]);
+  });
 });

@@ -1,21 +1,26 @@
 import { UnstyledButton } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
 import {
-  breathMoment,
   currentKey,
   currentStep,
+  momentOf,
   sungSyllables,
   syllablesFor,
   keyName,
   type Exercise,
   type RunState,
+  type StillMoment,
 } from '@soft-lark/core';
+import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { historyQuery } from '../../api/history.queries.ts';
+import { CoursePicture, usePartWords } from '../../flight/course.tsx';
 import { layRunStones } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
 import { clockText } from '../../ui/format.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
+import { useResultWords } from '../../ui/result-words.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { Mirror } from './mirror.tsx';
 import { nextHelp } from './use-run-keys.ts';
@@ -26,9 +31,10 @@ interface NowPanelProps {
   readonly running: Running;
   readonly state: RunState;
   readonly exercise: Exercise | undefined;
+  readonly studentId: string;
 }
 
-type Shown = Omit<NowPanelProps, 'running'>;
+type Shown = Pick<NowPanelProps, 'state' | 'exercise'>;
 
 const MOST_SYLLABLES = 5;
 
@@ -54,52 +60,52 @@ function Syllables({ state, exercise }: Shown): ReactElement | null {
   );
 }
 
-/** A step without keys: its clock, and what to do at this moment. */
-function StillNow({ running: { elapsed }, state, exercise }: NowPanelProps): ReactElement {
+/** What is counted in a part: counts and beats where it has some, else the seconds that are left or have been held. */
+function bigNumber(moment: StillMoment): string {
+  const { part, count, secondsLeft } = moment;
+  if (count !== undefined) return String(count);
+  return String(part.act === 'longest' ? Math.floor(part.seconds - secondsLeft) : Math.ceil(secondsLeft));
+}
+
+/** A step without keys as it is conducted: what is on, its count, its words, and what comes then. */
+function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanelProps): ReactElement {
   const { t } = useTranslation();
+  const words = usePartWords();
+  const resultWords = useResultWords();
+  const past = useQuery(historyQuery(studentId)).data?.results ?? [];
+  const last = past.find(({ exerciseId }) => exerciseId === exercise?.id);
   const step = currentStep(state);
-  const work = exercise?.work;
-  const lasts = (step?.seconds ?? 0) - (step?.setUpSeconds ?? 0);
-  const cycles = work?.kind === 'breath' && work.counts ? work.counts : null;
-  const moment =
-    cycles && state.begun
-      ? breathMoment(
-          {
-            ...cycles,
-            cycles: Math.max(
-              1,
-              Math.round(
-                (lasts * cycles.countTempo) /
-                  60 /
-                  (cycles.inCounts + cycles.holdCounts + cycles.outCounts + cycles.restCounts),
-              ),
-            ),
-          },
-          elapsed,
-        )
-      : null;
-  const prompts = work?.kind === 'timed' ? work.prompts : work?.kind === 'spoken' ? [work.text] : [];
-  const prompt = prompts[Math.min(prompts.length - 1, Math.floor((elapsed / Math.max(1, lasts)) * prompts.length))];
+  const course = step?.course;
+  const moment = course && state.begun ? momentOf(course, elapsed) : null;
+  const first = course?.parts[0];
+  const part = moment?.part ?? first;
+  const sung = exercise && 'syllables' in exercise.work ? exercise.work.syllables : undefined;
+  const text = part?.text ?? sung;
+  const isOver = state.begun && !moment;
   return (
     <section className={classes['still']}>
       {step?.mirror === true && <Mirror key={step.stepId} />}
-      <p className={`${classes['count'] ?? ''} heading`}>
-        {moment ? `${moment.phase} ${String(moment.count)}` : clockText(lasts - elapsed)}
-      </p>
-      {moment && cycles && (
-        <p className={classes['prompt']}>
-          {clockText(lasts - elapsed)} ·{' '}
-          {t('piano.of', {
-            done: moment.cycle,
-            count: Math.round(
-              (lasts * cycles.countTempo) /
-                60 /
-                (cycles.inCounts + cycles.holdCounts + cycles.outCounts + cycles.restCounts),
-            ),
-          })}
+      <div className={classes['part']} aria-live="polite">
+        <small>{part && course && t(`course.rounds.${part.act}`, { round: part.round, count: course.rounds })}</small>
+        <p className={`${classes['count'] ?? ''} heading`}>
+          {moment
+            ? bigNumber(moment)
+            : isOver
+              ? t('course.over')
+              : clockText((step?.seconds ?? 0) - (step?.setUpSeconds ?? 0))}
         </p>
-      )}
-      {prompt && <p className={`${classes['prompt'] ?? ''} heading`}>{prompt}</p>}
+        {text && (
+          <p className={`${classes['prompt'] ?? ''} heading`}>
+            {text}
+            {part?.side && <b> {t(`course.sides.${part.side}`)}</b>}
+          </p>
+        )}
+        {last && <p className={classes['then']}>{t('course.lastTime', { result: resultWords(last, exercise) })}</p>}
+        {moment?.next && (
+          <p className={classes['then']}>{t('course.then', { part: moment.next.text ?? words(moment.next) })}</p>
+        )}
+      </div>
+      {course && <CoursePicture course={course} height={210} {...(state.begun && { elapsed })} />}
     </section>
   );
 }
@@ -129,12 +135,12 @@ function Way({ running, state }: Pick<NowPanelProps, 'running' | 'state'>): Reac
 }
 
 /** The key now in letters that carry across a room, and the way it has come and will go. */
-export function NowPanel({ running, state, exercise }: NowPanelProps): ReactElement {
+export function NowPanel({ running, state, exercise, studentId }: NowPanelProps): ReactElement {
   const { t } = useTranslation();
   const { ref, width, height } = useElementSize();
   const step = currentStep(state);
   const key = currentKey(state);
-  if (!step || !key) return <StillNow running={running} state={state} exercise={exercise} />;
+  if (!step || !key) return <StillNow running={running} state={state} exercise={exercise} studentId={studentId} />;
   const path = layRunStones(step.keys, Math.max(260, width), Math.max(180, height));
   const top = Math.max(...step.keys.map(({ high }) => high));
   const turns = path.turnIndex > 0 && path.turnIndex < step.keys.length - 1;

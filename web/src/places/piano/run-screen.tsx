@@ -96,7 +96,7 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
           {isPaused ? t('piano.resume') : t('piano.pause')}
         </Button>
       </header>
-      <NowPanel running={running} state={state} exercise={exercise} />
+      <NowPanel running={running} state={state} exercise={exercise} studentId={run.studentId} />
       <SayBand running={running} state={state} exercise={exercise} approach={approach} />
       <footer>
         <MarkButtons running={running} state={state} asked={marks} />

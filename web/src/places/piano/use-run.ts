@@ -5,6 +5,7 @@ import {
   glideSound,
   keyParts,
   LONGEST_HOLD_SECONDS,
+  momentOf,
   neverSounded,
   type Help,
   type KeyPart,
@@ -22,7 +23,7 @@ import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
 
 type Act = Exclude<
   RunAction['type'],
-  'mark' | 'effort' | 'swap' | 'help' | 'then-home' | 'refit' | 'ready' | 'mistake'
+  'mark' | 'effort' | 'swap' | 'help' | 'then-home' | 'refit' | 'ready' | 'mistake' | 'end-part'
 >;
 
 export interface Running {
@@ -48,6 +49,8 @@ export interface Running {
   readonly mend: (blocks: readonly RunStep[]) => void;
   /** A note is being held; the next tap lets it go. */
   readonly isHeld: boolean;
+  /** A breath lasts as long as it can; the next tap says that it is over. */
+  readonly isLasting: boolean;
 }
 
 function partsOf(step: RunStep, key: RunKey, voice: Student['voice']): readonly KeyPart[] {
@@ -57,9 +60,10 @@ function partsOf(step: RunStep, key: RunKey, voice: Student['voice']): readonly 
   return keyParts({ pattern, tonic, tempo, cueBeats, help, avoid: neverSounded(voice) });
 }
 
-function actionOf(type: Act, heard: boolean): RunAction {
+function actionOf(type: Act, heard: boolean, elapsed: number): RunAction {
   if (type === 'pause' || type === 'resume') return { type };
-  return type === 'next-step' || type === 'finish' ? { type, id: v7(), heard } : { type, id: v7() };
+  if (type === 'next-step' || type === 'finish') return { type, id: v7(), heard, elapsed };
+  return type === 'next' ? { type, id: v7(), elapsed } : { type, id: v7() };
 }
 
 /** Conducts a run: acts are kept first, then heard. */
@@ -101,13 +105,15 @@ export function useRun(run: KeptRun, student: Student): Running {
   }, [moment, part, isGoing]);
 
   const heard = state.begun && elapsed >= (key?.cueSeconds ?? 0);
+  const isLasting = isGoing && step?.course !== undefined && momentOf(step.course, elapsed)?.part.act === 'longest';
   const act = useCallback(
     (type: Act) => {
       void wakePiano();
       if (type === 'next' && isHeld) release();
-      else actOnRun(run.id, actionOf(type, heard), new Date());
+      else if (type === 'next' && isLasting) actOnRun(run.id, { type: 'end-part', elapsed }, new Date());
+      else actOnRun(run.id, actionOf(type, heard, elapsed), new Date());
     },
-    [run.id, heard, isHeld, release],
+    [run.id, heard, elapsed, isHeld, isLasting, release],
   );
   const mark = useCallback<Running['mark']>(
     (name) => {
@@ -156,5 +162,5 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id, run.state],
   );
-  return { act, mark, mistake, help, effort, swap, elapsed, isHeld, room, thenHome, refit, mend };
+  return { act, mark, mistake, help, effort, swap, elapsed, isHeld, isLasting, room, thenHome, refit, mend };
 }

@@ -7,6 +7,7 @@ import { v7 } from 'uuid';
 import { exerciseOf, shelfQuery } from '../../api/shelf.queries.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
+import { BEGINNINGS } from './kinds-of-work.data.ts';
 import { Sheet } from './sheet.tsx';
 
 /** A new exercise to begin with: the smallest tune there is. */
@@ -15,9 +16,7 @@ function blank(name: string): Exercise {
     id: v7(),
     name,
     shortName: name.slice(0, 14),
-    stage: 'middle',
-    load: 2,
-    work: { kind: 'pattern', pattern: '1 2 3 2 1:2', syllables: 'ah' },
+    ...BEGINNINGS.tune,
   });
 }
 

@@ -6,6 +6,7 @@ import { PlaceFields } from './place-fields.tsx';
 import { SoundFields } from './sound-fields.tsx';
 import type { Draft } from './use-draft.ts';
 import { WordFields } from './word-fields.tsx';
+import { WorkFields } from './work-fields.tsx';
 import classes from './sheet.module.css';
 
 interface SheetFormProps {
@@ -16,7 +17,7 @@ interface SheetFormProps {
 /** Everything of an exercise that can be changed besides its tune: how it sounds, where it belongs, what is said. */
 export function SheetForm({ draft, shelf }: SheetFormProps): ReactElement {
   const { t } = useTranslation();
-  const { exercise, change, changeWork } = draft;
+  const { exercise, change, changeWork, putWork, problemAt } = draft;
   const { work } = exercise;
   const goals = useMemo(() => [...new Set([...shelf.values()].flatMap((one) => one.goals))].sort(), [shelf]);
   const names = useMemo(
@@ -25,17 +26,19 @@ export function SheetForm({ draft, shelf }: SheetFormProps): ReactElement {
     [shelf, exercise.id],
   );
   return (
-    <Tabs defaultValue={work.kind === 'pattern' ? 'sound' : 'place'} className={classes['form'] ?? ''}>
+    <Tabs defaultValue="sound" className={classes['form'] ?? ''}>
       <Tabs.List>
-        {work.kind === 'pattern' && <Tabs.Tab value="sound">{t('shelf.sheet.tabs.sound')}</Tabs.Tab>}
+        <Tabs.Tab value="sound">{t(`shelf.sheet.tabs.${work.kind === 'pattern' ? 'sound' : 'work'}`)}</Tabs.Tab>
         <Tabs.Tab value="place">{t('shelf.sheet.tabs.place')}</Tabs.Tab>
         <Tabs.Tab value="words">{t('shelf.sheet.tabs.words')}</Tabs.Tab>
       </Tabs.List>
-      {work.kind === 'pattern' && (
-        <Tabs.Panel value="sound" pt="md">
+      <Tabs.Panel value="sound" pt="md">
+        {work.kind === 'pattern' ? (
           <SoundFields work={work} change={changeWork} />
-        </Tabs.Panel>
-      )}
+        ) : (
+          <WorkFields work={work} change={putWork} problemAt={problemAt} />
+        )}
+      </Tabs.Panel>
       <Tabs.Panel value="place" pt="md">
         <PlaceFields exercise={exercise} change={change} goals={goals} names={names} />
       </Tabs.Panel>

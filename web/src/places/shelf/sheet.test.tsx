@@ -213,3 +213,106 @@ test('a new exercise begins empty, and says what it wants', async () => {
   const made = await kept(page);
   expect(made.work).toMatchObject({ kind: 'pattern', pattern: '1 2 3 2 1:2' });
 });
+
+/** A new exercise of a kind, its figures typed, and what is kept of it. */
+async function newOf(kind: string, typed: readonly (readonly [string, string])[]): Promise<Exercise> {
+  const page = openPage('/shelf/new', { 'PUT /api/exercises/*': (body: unknown) => (body as Body).exercise });
+  await page.user.click(await screen.findByRole('radio', { name: kind }));
+  for (const [label, text] of typed) await fill(page, screen.getByLabelText(label), text);
+  return kept(page);
+}
+
+test.each<[string, readonly (readonly [string, string])[], object]>([
+  [
+    'A glide',
+    [
+      ['From, % of the range', '20'],
+      ['To, % of the range', '90'],
+      ['Glides', '5'],
+      ['Seconds each', '4.5'],
+    ],
+    { kind: 'siren', lowShare: 0.2, highShare: 0.9, repeats: 5, secondsEach: 4.5 },
+  ],
+  [
+    'Breath by counts',
+    [
+      ['In, counts', '3'],
+      ['Out, counts', '9'],
+      ['More out each round', '2'],
+      ['Out, at most', '15'],
+    ],
+    { kind: 'breath', counts: { inCounts: 3, outCounts: 9, growsBy: 2, growsTo: 15 } },
+  ],
+  [
+    'Breath in goes',
+    [
+      ['Goes', '3'],
+      ['Seconds each', '6'],
+      ['Rest between, seconds', '25'],
+    ],
+    { kind: 'breath', bursts: { repeats: 3, secondsEach: 6, restSeconds: 25 } },
+  ],
+  [
+    'As long as it lasts',
+    [
+      ['Breaths', '4'],
+      ['Seconds, at most', '25'],
+    ],
+    { kind: 'breath', longest: { rounds: 4, mostSeconds: 25 } },
+  ],
+  [
+    'By the clock',
+    [
+      ['Seconds in all', '45'],
+      ['Its seconds', '20'],
+    ],
+    { kind: 'timed', seconds: 45, prompts: [{ seconds: 20 }] },
+  ],
+  [
+    'Spoken',
+    [
+      ['Times', '6'],
+      ['Quicker each time, %', '6'],
+    ],
+    { kind: 'spoken', repeats: 6, quickening: 0.06, lines: [] },
+  ],
+  [
+    'Calls',
+    [
+      ['Times', '8'],
+      ['A list to say or call', 'Over there!|'],
+    ],
+    { kind: 'spoken', repeats: 8, order: 'drawn', lines: ['Hey!', 'Over here!', 'Wait!', 'Over there!'] },
+  ],
+])('%s is written with its figures and kept', async (kind, typed, work) => {
+  expect((await newOf(kind, typed)).work).toMatchObject(work);
+});
+
+test.each<[string, string, string, RegExp]>([
+  ['Breath by counts', 'Rounds', '0', /is under 1/],
+  ['Breath by counts', 'Rounds', '999', /is over 60/],
+  ['Breath by counts', 'In, counts', '-1', /is under 0/],
+  ['Breath by counts', 'Counts a minute', '', /should be a number/],
+  ['A glide', 'Glides', '1000', /is over 60/],
+  ['By the clock', 'Its seconds', '300', /is less than its prompts take together/],
+  ['Spoken', 'Quicker each time, %', '90', /goes from 0 to 20/],
+  ['A glide', 'To, % of the range', '140', /goes from 0 to 100/],
+])(
+  '%s with “%s” set to “%s” says so at the field, keeps what is typed, and is not kept',
+  async (kind, label, text, words) => {
+    const page = openPage('/shelf/new');
+    await page.user.click(await screen.findByRole('radio', { name: kind }));
+    await fill(page, screen.getByLabelText(label), text);
+    expect((await screen.findAllByText(words)).length).toBeGreaterThan(0);
+    expect(screen.getByLabelText(label)).toHaveValue(text);
+    expect(screen.getByRole('button', { name: 'Keep on the shelf' })).toBeDisabled();
+  },
+);
+
+test('the picture of what happens when follows the figures', async () => {
+  const page = openPage('/shelf/new');
+  await page.user.click(await screen.findByRole('radio', { name: 'Breath in goes' }));
+  expect(screen.getByText('0:46 without setting up')).toBeVisible();
+  await fill(page, screen.getByLabelText('Goes'), '3');
+  expect(await screen.findByText('1:24 without setting up')).toBeVisible();
+});

@@ -11,6 +11,8 @@ import { ExportMenu } from './export-menu.tsx';
 import { KeepBar } from './keep-bar.tsx';
 import { LearningForms } from './learning-forms.tsx';
 import { RelativesMap } from './relatives-map.tsx';
+import { KindOfWork } from './kind-of-work.tsx';
+import { SheetCourse } from './sheet-course.tsx';
 import { SheetFacts } from './sheet-facts.tsx';
 import { SheetForm } from './sheet-form.tsx';
 import { SheetPlace } from './sheet-place.tsx';
@@ -112,7 +114,9 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
       </div>
       <p className={classes['why']}>{exercise.why}</p>
       <SheetFacts exercise={readable} shelf={shelf} />
+      {stored === null && <KindOfWork draft={draft} />}
       {work.kind === 'pattern' && <SheetTune draft={draft} work={work} tonic={tonic} />}
+      {readable.work.kind !== 'pattern' && readable.work.kind !== 'siren' && <SheetCourse work={readable.work} />}
       <SheetPlace placed={placed} name={placing.name} shelf={shelf} place={placing.place} />
       {isEditing && <SheetForm draft={draft} shelf={shelf} />}
       <div className={classes['sheet']}>

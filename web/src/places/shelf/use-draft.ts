@@ -1,12 +1,14 @@
 import {
   issueSentence,
   exerciseSchema,
+  shapeProblems,
   parsePattern,
   patternOfWork,
   type Exercise,
   type Pattern,
   type PatternError,
   type PatternWork,
+  type Work,
 } from '@soft-lark/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { patternErrorOf } from './pattern-field.tsx';
@@ -24,12 +26,24 @@ export interface Draft {
   readonly readable: Exercise;
   readonly change: (change: Partial<Exercise>) => void;
   readonly changeWork: (change: Partial<PatternWork>) => void;
+  /** Other work in its place. */
+  readonly putWork: (work: Work) => void;
+  /** What is wrong at a place of the work, in words. */
+  readonly problemAt: (path: string) => string | undefined;
   readonly reset: () => void;
 }
 
-function problemOf(exercise: Exercise): string | null {
+/** What cannot be kept of an exercise: the first thing as a sentence, and each by its place. */
+interface Problems {
+  readonly sentence: string | null;
+  readonly at: ReadonlyMap<string, string>;
+}
+
+function problemsOf(exercise: Exercise): Problems {
   const result = exerciseSchema.safeParse(exercise);
-  return result.success ? null : issueSentence(result.error);
+  if (result.success) return { sentence: null, at: new Map() };
+  const at = shapeProblems(result.error).map(({ path, message }) => [path.join('.'), message] as const);
+  return { sentence: issueSentence(result.error), at: new Map(at) };
 }
 
 /** Marks belong to events; those whose events are gone go with them. */
@@ -67,7 +81,9 @@ export function useDraft(stored: Exercise): Draft {
   const put = (next: Exercise): void => {
     const { work: wanted } = next;
     if (wanted.kind !== 'pattern') {
-      setDraft({ of: current.of, exercise: next, readable: next });
+      // Pictures keep the last figures that can be laid out.
+      const isReadable = exerciseSchema.shape.work.safeParse(wanted).success;
+      setDraft({ of: current.of, exercise: next, readable: isReadable ? next : current.readable });
       return;
     }
     const isReadable = patternErrorOf(wanted.pattern, wanted.mode, wanted.syllables) === null;
@@ -75,12 +91,14 @@ export function useDraft(stored: Exercise): Draft {
     setDraft({ of: current.of, exercise: kept, readable: isReadable ? kept : current.readable });
   };
   const readable = useDeferredValue(current.readable);
+  const problems = useMemo(() => problemsOf(exercise), [exercise]);
   const pattern = useMemo(() => (readable.work.kind === 'pattern' ? patternOfWork(readable.work) : null), [readable]);
   return {
     exercise,
     isChanged: exercise !== current.of,
     error,
-    problem: useMemo(() => problemOf(exercise), [exercise]),
+    problem: problems.sentence,
+    problemAt: (path) => problems.at.get(`work.${path}`),
     pattern,
     readable,
     change: (change) => {
@@ -88,6 +106,9 @@ export function useDraft(stored: Exercise): Draft {
     },
     changeWork: (change) => {
       if (work.kind === 'pattern') put({ ...exercise, work: { ...work, ...change } });
+    },
+    putWork: (next) => {
+      put({ ...exercise, work: next });
     },
     reset: () => {
       setDraft({ of: stored, exercise: stored, readable: stored });

@@ -1,0 +1,79 @@
+import type { Exercise, StillWork, Work } from '../shelf/index.ts';
+import { FIGURE_BOUNDS, type FigureName, type StepSettings } from './step.schema.ts';
+
+/** Those of some figures that an object has already, set anew. */
+function set<T extends object>(own: T, figures: StepSettings['figures']): T {
+  const known = Object.entries(figures ?? {}).filter(([name]) => name in own);
+  return known.length === 0 ? own : { ...own, ...Object.fromEntries(known) };
+}
+
+function workWith(work: Work, figures: NonNullable<StepSettings['figures']>): Work {
+  switch (work.kind) {
+    case 'pattern':
+    case 'timed':
+      return work;
+    case 'siren':
+    case 'spoken':
+      return set(work, figures);
+    case 'breath':
+      return {
+        ...work,
+        ...(work.counts && { counts: set(work.counts, figures) }),
+        ...(work.bursts && { bursts: set(work.bursts, figures) }),
+        ...(work.longest && { longest: set(work.longest, figures) }),
+      };
+  }
+}
+
+/** An exercise with the figures of one step; what the step leaves out is the exercise’s own. */
+export function withFigures(exercise: Exercise, { figures }: StepSettings): Exercise {
+  return figures ? { ...exercise, work: workWith(exercise.work, figures) } : exercise;
+}
+
+/** Work without pitch as long as a step wants it: its rounds, or its seconds. */
+export function withLength(work: StillWork, { repeats, seconds }: StepSettings): StillWork {
+  switch (work.kind) {
+    case 'timed': {
+      if (seconds === undefined) return work;
+      // Prompts with seconds of their own keep their share.
+      const share = seconds / work.seconds;
+      const prompts = work.prompts.map((prompt) =>
+        typeof prompt === 'string' || prompt.seconds === undefined
+          ? prompt
+          : { ...prompt, seconds: prompt.seconds * share },
+      );
+      return { ...work, seconds, prompts };
+    }
+    case 'spoken':
+      return repeats === undefined ? work : { ...work, repeats };
+    case 'breath':
+      if (repeats === undefined) return work;
+      return {
+        ...work,
+        ...(work.counts && { counts: { ...work.counts, cycles: repeats } }),
+        ...(work.bursts && { bursts: { ...work.bursts, repeats } }),
+        ...(work.longest && { longest: { ...work.longest, rounds: repeats } }),
+      };
+  }
+}
+
+/** A figure of a step that a teacher may set, with what its exercise has. */
+export interface SettableFigure {
+  readonly name: FigureName;
+  readonly usual: number;
+  readonly least: number;
+  readonly most: number;
+}
+
+/** Figures that a step may have of its own; a breath that is not held in the exercise is not held in a step of it. */
+export function figuresOf({ work }: Exercise): readonly SettableFigure[] {
+  const parts =
+    work.kind === 'breath' ? (work.counts ?? work.bursts ?? work.longest ?? {}) : work.kind === 'pattern' ? {} : work;
+  const own = new Map(Object.entries(parts));
+  return (Object.keys(FIGURE_BOUNDS) as FigureName[]).flatMap((name) => {
+    const usual: unknown = own.get(name);
+    if (typeof usual !== 'number' || (name === 'holdCounts' && usual === 0)) return [];
+    const [least, most] = FIGURE_BOUNDS[name];
+    return [{ name, usual, least, most }];
+  });
+}
