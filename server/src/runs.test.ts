@@ -4,6 +4,8 @@ import { expectProblem, run, startTestServer, sungKey, Teacher, type TestServer 
 let server: TestServer;
 let teacher: Teacher;
 
+const ago = (days: number): string => new Date(Date.now() - days * 86_400_000).toISOString();
+
 beforeAll(async () => {
   process.env['DEMO'] = 'off';
   server = await startTestServer();
@@ -37,6 +39,38 @@ describe('runs', () => {
     expect((late.body as { sung: { tonic: number }[] }).sung.map(({ tonic }) => tonic)).toEqual([60, 61, 62, 63]);
     const known = (await teacher.call('get', `/students/${studentId}`)).body as { known: string[] };
     expect(known.known).toEqual(['up-and-down-five']);
+  });
+
+  test('what became of steps without keys is kept with the run, and the last time is told', async () => {
+    const studentId = await teacher.addStudent();
+    const stepId = v7();
+    const plan = [{ stepId, exerciseId: 'long-hiss', name: 'Long hiss', kind: 'breath', seconds: 84, keys: [] }];
+    const result = { stepId, exerciseId: 'long-hiss', outcome: 'done', seconds: 84, rounds: 4, most: 14 };
+    const send = (id: string, results: object[] | undefined, change: object) =>
+      teacher.call('put', `/runs/${id}`, run(studentId, [], { plan, ...(results && { results }), ...change }));
+    const [first, second, old] = [v7(), v7(), v7()];
+    expect((await send(first, [result], { startedAt: ago(3), revision: 2 })).body).toMatchObject({ results: [result] });
+    // An older sending takes nothing back.
+    expect((await send(first, [], { startedAt: ago(3), revision: 1 })).body).toMatchObject({ results: [result] });
+    await send(second, [{ ...result, outcome: 'passed-over', seconds: 0, rounds: 0 }], { startedAt: ago(1) });
+    expect((await send(old, undefined, { startedAt: ago(2) })).body).toMatchObject({ results: null });
+    const history = await teacher.call('get', `/students/${studentId}/history`);
+    expect(history.body).toMatchObject({ results: [result] });
+    const refused = await send(v7(), [{ ...result, outcome: 'nearly' }], { startedAt: ago(1) });
+    expect(expectProblem(refused, 422, 'INVALID')['errors']).toMatchObject([{ field: 'results.0.outcome' }]);
+  });
+
+  test('a step that was passed over is not known, one that was done is', async () => {
+    const studentId = await teacher.addStudent();
+    const known = async () => ((await teacher.call('get', `/students/${studentId}`)).body as { known: string[] }).known;
+    const stepId = v7();
+    const plan = [{ stepId, exerciseId: 'long-hiss', name: 'Long hiss', kind: 'breath', seconds: 84, keys: [] }];
+    const result = { stepId, exerciseId: 'long-hiss', outcome: 'passed-over', seconds: 0, rounds: 0 };
+    await teacher.call('put', `/runs/${v7()}`, run(studentId, [], { plan, startedAt: ago(2), results: [result] }));
+    expect(await known()).toEqual([]);
+    const done = { ...result, outcome: 'shortened', seconds: 30 };
+    await teacher.call('put', `/runs/${v7()}`, run(studentId, [], { plan, startedAt: ago(1), results: [done] }));
+    expect(await known()).toEqual(['long-hiss']);
   });
 
   test('skipped keys are kept but not counted as sung, and a deleted routine does not take its runs along', async () => {

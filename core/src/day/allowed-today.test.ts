@@ -26,7 +26,7 @@ const HOLD: Exercise = {
   ...named('low-wide-breath'),
   work: {
     kind: 'breath',
-    counts: { inCounts: 4, holdCounts: 3, outCounts: 4, restCounts: 2, cycles: 3, countTempo: 60 },
+    counts: { inCounts: 4, holdCounts: 3, outCounts: 4, restCounts: 2, cycles: 3, countTempo: 60, growsBy: 0 },
   },
 };
 

@@ -170,6 +170,24 @@ test.each<[string, string, string, Partial<Schemas['RoutineStep']['settings']>]>
   });
 });
 
+test.each<[string, string, string, string, Schemas['RoutineStep']['settings']]>([
+  ['counts on the way out', 'long-hiss', 'Out, counts', '8', { figures: { outCounts: 8 } }],
+  ['how high a glide goes', 'lip-trill-glides', 'To, % of the range', '60', { figures: { highShare: 0.6 } }],
+  ['rounds', 'long-hiss', 'Times', '2', { repeats: 2 }],
+])('a figure of work that is no tune is set and put back: %s', async (_, id, label, typed, settings) => {
+  const page = await openBench({ steps: [step(id)] });
+  const field = screen.getByLabelText(label);
+  await page.user.type(field, typed);
+  await page.user.tab();
+  await waitFor(async () => {
+    expect((await saved(page)).steps[0]?.settings).toEqual(settings);
+  });
+  await page.user.clear(field);
+  await waitFor(async () => {
+    expect((await saved(page)).steps[0]?.settings).toEqual({});
+  });
+});
+
 test('a draft fills an empty bench, says why, and keeps its minutes', async () => {
   const page = await openBench({ steps: [] });
   await page.user.click(screen.getByRole('button', { name: 'Draft a routine' }));

@@ -12,6 +12,7 @@ export function KindOfWork({ draft: { exercise, change } }: { readonly draft: Dr
   return (
     <SegmentedControl
       className={classes['kinds'] ?? ''}
+      classNames={{ label: classes['kind'] ?? '' }}
       aria-label={t('shelf.work.kind')}
       data={WORK_FORMS.map((value) => ({ value, label: t(`shelf.work.kinds.${value}`) }))}
       value={formOf(exercise.work)}
