@@ -2,7 +2,7 @@ import { isRested, type Condition } from '../voice/index.ts';
 import { isMissed, type KeyOutcome, type Mark } from './marks.ts';
 
 /** Which way an exercise goes next: on where it was easy twice, back where it was marked twice. */
-export type Turn = 'on' | 'back';
+type Turn = 'on' | 'back';
 
 /** What a ladder was set to when it was last sung, and which way it goes from there. */
 export interface ReachedSetting {

@@ -46,7 +46,7 @@ const figures = z.strictObject({
 });
 
 /** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
-export const stepSettingsSchema = z.strictObject({
+const stepSettingsSchema = z.strictObject({
   start: midiNote.exactOptional(),
   step: whole(1, MOST.step).exactOptional(),
   returnStep: whole(1, MOST.step).exactOptional(),

@@ -5,7 +5,7 @@ import { promptOf, type BreathWork, type SpokenWork, type StillWork, type TimedW
 /** What is done in one part of a step without pitch. */
 export const STILL_ACTS = ['in', 'hold', 'out', 'rest', 'go', 'longest', 'prompt', 'say'] as const;
 export type StillAct = (typeof STILL_ACTS)[number];
-export type StillSide = 'left' | 'right' | 'forward' | 'back';
+type StillSide = 'left' | 'right' | 'forward' | 'back';
 
 /** One part of a step without pitch; seconds from its start. */
 export interface StillPart {

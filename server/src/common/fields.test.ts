@@ -1,30 +1,17 @@
 import 'reflect-metadata';
+import { noteRangeSchema, routineStepSchema, type PitchRange, type RoutineStep } from '@soft-lark/core';
 import { Problem } from './problem.ts';
-import {
-  Choice,
-  Choices,
-  Day,
-  Flag,
-  Formed,
-  Id,
-  Ids,
-  Instant,
-  Named,
-  Part,
-  Parts,
-  Pitch,
-  Pitches,
-  Real,
-  Text,
-  Texts,
-  Whole,
-} from './fields.ts';
+import { Choice, Choices, Day, Flag, Formed, Id, Ids, Instant, Part, Parts, Pitch, Text, Whole } from './fields.ts';
+import { Shape, Shapes } from './shapes.ts';
 import { validationPipe } from './validation.ts';
 
 class Inner {
   @Whole(1, 9)
   count!: number;
 }
+
+const ID = '01920000-0000-7000-8000-000000000001';
+const STEP: RoutineStep = { id: ID, exerciseId: 'long-hiss', settings: {} };
 
 /** One field of every kind there is; all of them optional but the one that has no such choice. */
 class Sample {
@@ -40,14 +27,8 @@ class Sample {
   @Whole(1, 9, { optional: true })
   whole?: number;
 
-  @Real(0.5, 2, { optional: true })
-  real?: number;
-
   @Pitch({ optional: true })
   pitch?: number;
-
-  @Pitches(3, { optional: true })
-  pitches?: number[];
 
   @Choice(['up', 'down'], { optional: true })
   choice?: string;
@@ -55,8 +36,11 @@ class Sample {
   @Choices(['up', 'down'], { optional: true })
   choices?: string[];
 
-  @Named('number', (name) => name.startsWith('rule.'), 'has a figure there is not', { optional: true })
-  named?: Record<string, number>;
+  @Shape('Range', noteRangeSchema, { optional: true })
+  range?: PitchRange;
+
+  @Shapes('Step', routineStepSchema, 2, { optional: true })
+  steps?: RoutineStep[];
 
   @Flag({ optional: true })
   flag?: boolean;
@@ -78,14 +62,10 @@ class Sample {
 }
 
 class Lists {
-  @Texts(2, 4)
-  texts!: string[];
-
   @Ids(1, 2)
   ids!: string[];
 }
 
-const ID = '01920000-0000-7000-8000-000000000001';
 const pipe = validationPipe();
 
 /** What is said of a body, field by field; nothing where it is taken. */
@@ -108,15 +88,12 @@ test.each<[string, Sample]>([
   ['a time', { time: '15:30' }],
   ['both ends of a whole number', { whole: 1 }],
   ['the other end', { whole: 9 }],
-  ['both ends of a number', { real: 0.5 }],
-  ['its other end', { real: 2 }],
   ['the lowest pitch', { pitch: 0 }],
   ['the highest pitch', { pitch: 127 }],
-  ['as many pitches as may be', { pitches: [60, 61, 62] }],
-  ['no pitches', { pitches: [] }],
   ['a choice', { choice: 'down' }],
   ['some choices', { choices: ['down', 'up'] }],
-  ['figures by name', { named: { 'rule.one': 3 } }],
+  ['a shape of the core', { range: { low: 57, high: 76 } }],
+  ['a list of them', { steps: [STEP, STEP] }],
   ['yes or no', { flag: false }],
   ['an id', { id: ID }],
   ['a leap day', { day: '2028-02-29' }],
@@ -140,18 +117,25 @@ test.each<[string, unknown, RegExp]>([
   ['one above', { whole: 10 }, /^whole is a whole number from 1 to 9/],
   ['half a number', { whole: 1.5 }, /^whole is a whole number from 1 to 9/],
   ['a number in quotes', { whole: '3' }, /^whole is a whole number from 1 to 9/],
-  ['a number below', { real: 0.49 }, /^real is a number from 0.5 to 2/],
-  ['a number above', { real: 2.01 }, /^real is a number from 0.5 to 2/],
   ['a pitch below', { pitch: -1 }, /^pitch is a whole number from 0 to 127/],
   ['a pitch above', { pitch: 128 }, /^pitch is a whole number from 0 to 127/],
-  ['too many pitches', { pitches: [1, 2, 3, 4] }, /^pitches has at most 3 entries/],
-  ['a pitch that is none', { pitches: [60.5] }, /^pitches holds only notes/],
-  ['no list', { pitches: 60 }, /^pitches is not a list|^pitches holds only notes/],
   ['a word there is not', { choice: 'sideways' }, /^choice is one of up, down/],
   ['a word there is not, among others', { choices: ['up', 'sideways'] }, /^choices holds only up, down/],
-  ['a figure there is not', { named: { other: 1 } }, /^named has a figure there is not/],
-  ['a text for a figure', { named: { 'rule.one': 'three' } }, /^named has a figure there is not/],
-  ['a list for answers by name', { named: [1] }, /^named /],
+  ['a shape that is not whole', { range: { low: 57 } }, /^range\.high is missing/],
+  ['a shape with a fault', { range: { low: 57, high: 200 } }, /^range\.high is over 127/],
+  [
+    'a shape with a field there is not',
+    { range: { low: 57, high: 76, mood: 'blue' } },
+    /^range\.mood mood is not a field/,
+  ],
+  ['a text for a shape', { range: 'C4' }, /^range should be a group of fields/],
+  ['too many of a shape', { steps: [STEP, STEP, STEP] }, /^steps has at most 2 entries/],
+  [
+    'the second of a list with a fault',
+    { steps: [STEP, { ...STEP, settings: { tempo: 5 } }] },
+    /^steps\.1\.settings\.tempo is under 30/,
+  ],
+  ['no list of a shape', { steps: STEP }, /^steps/],
   ['yes in quotes', { flag: 'true' }, /^flag is yes or no/],
   ['no id', { id: '%00' }, /^id is not an id/],
   ['a day there is not', { day: '2026-02-30' }, /^day is not a day of the calendar/],
@@ -172,15 +156,11 @@ test.each<[string, unknown, RegExp]>([
 });
 
 test.each<[string, unknown, RegExp | null]>([
-  ['as many as may be', { texts: ['a', 'abcd'], ids: [ID] }, null],
-  ['no text at all', { texts: [], ids: [ID] }, null],
-  ['one text too many', { texts: ['a', 'b', 'c'], ids: [ID] }, /^texts has at most 2 entries/],
-  ['a text too long', { texts: ['abcde'], ids: [ID] }, /^texts holds texts of at most 4 characters/],
-  ['a number among texts', { texts: [1], ids: [ID] }, /^texts holds only texts|^texts holds texts/],
-  ['no id', { texts: [], ids: [] }, /^ids has at least 1 of them/],
-  ['an id too many', { texts: [], ids: [ID, ID, ID] }, /^ids has at most 2 entries/],
-  ['something that is no id', { texts: [], ids: ['mine'] }, /^ids holds only ids/],
-  ['a list left out', { texts: [] }, /^ids /],
+  ['as many as may be', { ids: [ID, ID] }, null],
+  ['no id', { ids: [] }, /^ids has at least 1 of them/],
+  ['an id too many', { ids: [ID, ID, ID] }, /^ids has at most 2 entries/],
+  ['something that is no id', { ids: ['mine'] }, /^ids holds only ids/],
+  ['a list left out', {}, /^ids /],
 ])('lists: %s', async (_, body, words) => {
   const said = await saidOf(Lists, body);
   if (words === null) expect(said).toEqual([]);
@@ -197,4 +177,10 @@ test('of a thousand faults a page is told, not a book', async () => {
   const said = await saidOf(Sample, body);
   expect(said.length).toBeGreaterThan(0);
   expect(said.length).toBeLessThanOrEqual(20);
+});
+
+test('a shape is read as the core has it: texts trimmed', async () => {
+  const steps = [{ ...STEP, settings: { cue: '  Lighter.  ' } }];
+  const body = (await pipe.transform({ steps }, { type: 'body', metatype: Sample })) as Sample;
+  expect(body.steps).toEqual([{ ...STEP, settings: { cue: 'Lighter.' } }]);
 });

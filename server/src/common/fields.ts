@@ -9,7 +9,6 @@ import {
   IsIn,
   IsInt,
   IsISO8601,
-  IsNumber,
   IsObject,
   IsString,
   IsUUID,
@@ -17,7 +16,6 @@ import {
   Matches,
   Max,
   Min,
-  ValidateBy,
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
@@ -81,34 +79,9 @@ export function Whole(min: number, max: number, options: FieldOptions = {}): Pro
   );
 }
 
-/** A number between two others. */
-export function Real(min: number, max: number, options: FieldOptions = {}): PropertyDecorator {
-  const message = `is a number from ${String(min)} to ${String(max)}`;
-  return applyDecorators(
-    ApiProperty({ type: Number, minimum: min, maximum: max, required: !options.optional }),
-    IsNumber({ allowNaN: false, allowInfinity: false }, { message }),
-    Min(min, { message }),
-    Max(max, { message }),
-    presence(options),
-  );
-}
-
 /** A pitch as a MIDI number. */
 export function Pitch(options: FieldOptions = {}): PropertyDecorator {
   return Whole(0, 127, options);
-}
-
-/** A list of notes as MIDI numbers. */
-export function Pitches(most: number, options: FieldOptions = {}): PropertyDecorator {
-  return applyDecorators(
-    ApiProperty({ type: 'integer', minimum: 0, maximum: 127, isArray: true, required: !options.optional }),
-    IsArray({ message: 'is not a list' }),
-    ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
-    IsInt({ each: true, message: 'holds only notes' }),
-    Min(0, { each: true, message: 'holds only notes' }),
-    Max(127, { each: true, message: 'holds only notes' }),
-    presence(options),
-  );
 }
 
 /** One of a few words. */
@@ -127,43 +100,6 @@ export function Choices(values: readonly string[], options: FieldOptions = {}): 
     IsArray({ message: 'is not a list' }),
     ArrayMaxSize(values.length * 2, { message: 'has too many entries' }),
     IsIn(values, { each: true, message: `holds only ${values.join(', ')}` }),
-    presence(options),
-  );
-}
-
-/** A list of short texts. */
-export function Texts(most: number, length: number): PropertyDecorator {
-  return applyDecorators(
-    ApiProperty({ type: String, isArray: true }),
-    IsArray({ message: 'is not a list' }),
-    ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
-    IsString({ each: true, message: 'holds only texts' }),
-    Length(1, length, { each: true, message: `holds texts of at most ${String(length)} characters` }),
-  );
-}
-
-/** A few answers or figures by name; which names there are is for the caller to say. */
-export function Named(
-  type: 'string' | 'number',
-  isKnown: (name: string, value: unknown) => boolean,
-  message: string,
-  options: FieldOptions = {},
-): PropertyDecorator {
-  return applyDecorators(
-    ApiProperty({ type: Object, additionalProperties: { type }, required: !options.optional }),
-    IsObject({ message: 'is not a list of answers by name' }),
-    ValidateBy(
-      {
-        name: 'named',
-        validator: {
-          validate: (value: unknown) =>
-            typeof value === 'object' &&
-            value !== null &&
-            Object.entries(value).every(([name, answer]) => typeof answer === type && isKnown(name, answer)),
-        },
-      },
-      { message },
-    ),
     presence(options),
   );
 }

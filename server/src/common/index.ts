@@ -1,24 +1,6 @@
 export { ClockModule } from './clock.module.ts';
 export { Clock, isTimeZone } from './clock.ts';
-export {
-  Choice,
-  Choices,
-  Day,
-  Flag,
-  Formed,
-  Id,
-  Ids,
-  Instant,
-  Named,
-  Part,
-  Parts,
-  Pitch,
-  Pitches,
-  Real,
-  Text,
-  Texts,
-  Whole,
-} from './fields.ts';
+export { Choice, Choices, Day, Flag, Formed, Id, Ids, Instant, Part, Parts, Pitch, Text, Whole } from './fields.ts';
 export { openApiOf } from './open-api-of.ts';
 export { databaseFault, isTwice } from './database-faults.ts';
 export { demandRoom } from './quota.ts';

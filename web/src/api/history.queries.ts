@@ -20,7 +20,7 @@ export const historyQuery = (studentId: string) =>
   });
 
 /** A student's history as the core reads it. */
-export function historyFrom({ ease, stuck, results: _, ...figures }: Schemas['HistoryDto']): StudentHistory {
+export function historyFrom({ ease, stuck, ...figures }: Omit<Schemas['HistoryDto'], 'results'>): StudentHistory {
   return {
     ...figures,
     stuck: new Set(stuck),

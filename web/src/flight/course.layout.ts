@@ -1,7 +1,7 @@
 import type { StillCourse, StillPart } from '@soft-lark/core';
 
 /** One part of a course as it is drawn: its curve from the base line, and where its words stand. */
-export interface CourseShape {
+interface CourseShape {
   readonly part: StillPart;
   readonly path: string;
   readonly x: number;
@@ -26,7 +26,8 @@ export interface CoursePath {
 }
 
 const GAP = 6;
-const LEAST_WIDTH = 30;
+/** Its words have room. */
+const LEAST_WIDTH = 56;
 /** House choice: no part takes more than so many times the room of the shortest, or a long rest leaves nothing to the rest. */
 const MOST_TIMES = 4;
 const LABEL_ROOM = 34;

@@ -58,7 +58,14 @@ export function CoursePicture({ course, height: most, elapsed }: CoursePicturePr
           })}
         </svg>
       )}
-      {path.before + path.after > 0 && <small>{t('course.more', { before: path.before, after: path.after })}</small>}
+      {path.before + path.after > 0 && (
+        <small>
+          {[
+            ...(path.before > 0 ? [t('course.before', { count: path.before })] : []),
+            ...(path.after > 0 ? [t('course.after', { count: path.after })] : []),
+          ].join(' · ')}
+        </small>
+      )}
     </div>
   );
 }

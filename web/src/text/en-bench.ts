@@ -306,6 +306,5 @@ export const bench = {
   more: 'More',
   noStudent: 'The student of this routine is not here any more.',
   passes: '{{count}} glides, {{low}} to {{high}}',
-  breathLine: 'in {{in}}, hold {{hold}}, out {{out}}, rest {{rest}}',
   untitled: 'Warm-up',
 };

@@ -33,5 +33,8 @@ export const course = {
   over: 'done',
   picture_one: 'One part',
   picture_other: '{{count}} parts, one after the other',
-  more: '{{before}} before · {{after}} to come',
+  before_one: '{{count}} part before',
+  before_other: '{{count}} parts before',
+  after_one: '{{count}} more to come',
+  after_other: '{{count}} more to come',
 };

@@ -162,7 +162,7 @@ export const shelf = {
     restCounts: 'Rest, counts',
     cycles: 'Rounds',
     countTempo: 'Counts a minute',
-    growsBy: 'More out each round',
+    growsBy: 'Out grows by',
     growsTo: 'Out, at most',
     goes: 'Goes',
     rounds: 'Breaths',

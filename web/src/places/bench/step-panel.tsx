@@ -4,6 +4,7 @@ import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { skippedReasons } from '../../flight/stones.layout.ts';
+import { CoursePicture } from '../../flight/course.tsx';
 import { clockText } from '../../ui/format.ts';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
@@ -29,10 +30,6 @@ function subtitle(step: LaidStep, isShared: boolean, t: TFunction): string {
     const passes = new Set(step.laid.siren.pieces.map(({ pass }) => pass)).size;
     return `${t('bench.passes', { count: passes, low: writeNote(step.lowest), high: writeNote(step.highest) })} ${t('bench.onWord', { syllables: work.syllables })}`;
   }
-  if (work.kind === 'breath' && work.counts) {
-    const { inCounts, holdCounts, outCounts, restCounts } = work.counts;
-    return t('bench.breathLine', { in: inCounts, hold: holdCounts, out: outCounts, rest: restCounts });
-  }
   return work.kind === 'spoken' ? work.text : step.exercise.why;
 }
 
@@ -56,11 +53,13 @@ interface StepPanelProps {
   readonly act: Dispatch<BenchAction>;
 }
 
+const COURSE_HEIGHT = 104;
+
 /** The chosen step: what is sung, its keys, and what can be set. */
 export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactElement {
   const { step, routineId, context, sungSteps, room, act } = props;
   const { t } = useTranslation();
-  const { exercise, setUpSeconds, seconds, isNew, overlay } = step;
+  const { exercise, laid, setUpSeconds, seconds, isNew, overlay } = step;
   const [isShared] = useSharedScreen();
   return (
     <section className={classes['panel']} aria-label={exercise.name}>
@@ -79,10 +78,11 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
       />
       <p className={classes['sung']}>{subtitle(step, isShared, t)}</p>
       <StepStones step={step} act={act} />
+      {laid?.kind === 'still' && <CoursePicture course={laid.course} height={COURSE_HEIGHT} />}
       <StepSettingsRow
         stepId={step.id}
         exercise={exercise}
-        written={props.context.exercises.get(exercise.id) ?? exercise}
+        written={context.exercises.get(exercise.id) ?? exercise}
         settings={step.settings}
         {...startsOf(step)}
         act={act}

@@ -1,4 +1,4 @@
-import { UnstyledButton } from '@mantine/core';
+import { UnstyledButton, useMatches } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
 import {
   currentKey,
@@ -72,6 +72,7 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
   const { t } = useTranslation();
   const words = usePartWords();
   const resultWords = useResultWords();
+  const height = useMatches({ base: 110, sm: 210 });
   const past = useQuery(historyQuery(studentId)).data?.results ?? [];
   const last = past.find(({ exerciseId }) => exerciseId === exercise?.id);
   const step = currentStep(state);
@@ -105,7 +106,7 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
           <p className={classes['then']}>{t('course.then', { part: moment.next.text ?? words(moment.next) })}</p>
         )}
       </div>
-      {course && <CoursePicture course={course} height={210} {...(state.begun && { elapsed })} />}
+      {course && <CoursePicture course={course} height={height} {...(state.begun && { elapsed })} />}
     </section>
   );
 }

@@ -238,7 +238,7 @@ test.each<[string, readonly (readonly [string, string])[], object]>([
     [
       ['In, counts', '3'],
       ['Out, counts', '9'],
-      ['More out each round', '2'],
+      ['Out grows by', '2'],
       ['Out, at most', '15'],
     ],
     { kind: 'breath', counts: { inCounts: 3, outCounts: 9, growsBy: 2, growsTo: 15 } },
