@@ -44,6 +44,8 @@ const room = (name) => ({
 });
 
 export default {
+  // Nobody works beside the tests: left to itself one core would idle.
+  maxWorkers: '100%',
   projects: [
     room('core'),
     {

@@ -12,10 +12,12 @@ export const project = join(dirname(fileURLToPath(import.meta.url)), '..');
 const stamps = join(project, '.soft-lark');
 
 /** Runs a program to its end, its output shown as it comes. @returns {Promise<number>} its exit code */
-export function run(command, args, options = {}) {
+export function run(command, args, { onOutput, ...options } = {}) {
   return new Promise((resolve) => {
     // A group of its own, so that ending it ends what it started, too.
     const child = spawn(command, args, { cwd: project, stdio: 'inherit', detached: true, ...options });
+    child.stdout?.on('data', (chunk) => onOutput?.(chunk));
+    child.stderr?.on('data', (chunk) => onOutput?.(chunk));
     const isDone = onEnd(() => killGroup(child.pid));
     child.on('exit', (code) => {
       isDone();

@@ -12,12 +12,22 @@ const results = join(project, 'test-results');
 let passed = 0;
 let failed = 0;
 
+/** One check; what it says stands together under its name, whatever ran beside it. */
 async function check(name, command, args) {
+  const said = [];
+  const code = await run(command, args, {
+    stdio: ['ignore', 'pipe', 'pipe'],
+    onOutput: (chunk) => said.push(chunk),
+  });
   say(name);
-  const code = await run(command, args);
+  process.stdout.write(Buffer.concat(said));
   if (code === 0) passed += 1;
   else failed += 1;
-  return code === 0;
+}
+
+/** Checks one after the other. */
+async function inTurn(checks) {
+  for (const one of checks) await check(...one);
 }
 
 /** Counts of a runner that wrote a JSON report. */
@@ -49,12 +59,17 @@ async function suite(name, args, file, read) {
 await ensurePackages(say);
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
-await check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+// What is built first is what the others look at; then two of them at a time, the longest alone.
 await check('types and build', 'npm', ['run', '--silent', 'build']);
-await check('types of tests', 'npm', ['run', '--silent', 'types']);
-await check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-await check('dependency rules', 'npm', ['run', '--silent', 'rules']);
-await check('nothing unused', 'npx', ['knip', '--no-progress']);
+await Promise.all([
+  check('lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
+  inTurn([
+    ['types of tests', 'npm', ['run', '--silent', 'types']],
+    ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+    ['dependency rules', 'npm', ['run', '--silent', 'rules']],
+    ['nothing unused', 'npx', ['knip', '--no-progress']],
+  ]),
+]);
 await suite(
   'unit tests and API on PostgreSQL',
   ['jest', '--json', '--outputFile', join(results, 'jest.json'), '--silent'],

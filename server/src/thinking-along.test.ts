@@ -35,7 +35,7 @@ describe('what past runs say', () => {
   const history = async (): Promise<unknown> => (await teacher.call('get', `/students/${studentId}/history`)).body;
 
   test('nothing yet', async () => {
-    expect(await history()).toEqual({ stuck: [], ease: [] });
+    expect(await history()).toEqual({ stuck: [], ease: [], results: [] });
     expect((await teacher.call('get', `/students/${v7()}/history`)).status).toBe(404);
   });
 
@@ -50,6 +50,7 @@ describe('what past runs say', () => {
       daysSinceAnythingNew: 30,
       stuck: [],
       ease: [{ exerciseId: 'up-and-down-five', ease: 4.5 }],
+      results: [],
     });
     await sing(1, 'thirds');
     expect(await history()).toMatchObject({ daysSinceAnythingNew: 1 });

@@ -209,7 +209,8 @@ function withResult(state: RunState, elapsed = 0): RunState {
 function partEnded(state: RunState, elapsed: number): RunState {
   const step = currentStep(state);
   if (!step?.course || !state.begun) return state;
-  const ended = { ...step, course: endPart(step.course, elapsed) };
+  const course = endPart(step.course, elapsed);
+  const ended = { ...step, course, seconds: step.seconds - (step.course.seconds - course.seconds) };
   return { ...state, steps: state.steps.map((other) => (other === step ? ended : other)) };
 }
 

@@ -1,6 +1,7 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { getMetadataStorage } from 'class-validator';
 import type { FieldProblem } from './problem.ts';
+import { firstFaults, shapeIn, type CoreSchema } from './shapes.ts';
 
 type Class = abstract new (...parts: never[]) => object;
 
@@ -12,6 +13,8 @@ interface Part {
 interface Known {
   readonly names: ReadonlySet<string>;
   readonly partOf: (name: string) => Class | undefined;
+  /** Fields that a schema of the core describes. */
+  readonly shapes: ReadonlyMap<string, CoreSchema>;
 }
 
 const known = new Map<Class, Known>();
@@ -23,6 +26,12 @@ function knownOf(type: Class): Known {
   const rules = getMetadataStorage().getTargetValidationMetadatas(type, '', false, false);
   const read: Known = {
     names: new Set(rules.map(({ propertyName }) => propertyName)),
+    shapes: new Map(
+      rules.flatMap(({ propertyName, context }) => {
+        const schema = shapeIn(context);
+        return schema ? [[propertyName, schema] as const] : [];
+      }),
+    ),
     partOf: (name) =>
       (defaultMetadataStorage.findTypeMetadata(type, name) as unknown as Part | undefined)?.typeFunction(),
   };
@@ -31,14 +40,14 @@ function knownOf(type: Class): Known {
 }
 
 /**
- * The first fields a body has and its request class does not, looked for before each of them is checked by every rule: a
+ * The first fields a body has and its request class does not, and what shapes of the core refuse, looked for before each of them is checked by every rule: a
  * list of a thousand entries with forty unknown fields each would hold everybody else up.
  *
  * @param most how many are told
  */
 export function unknownFields(body: unknown, type: Class, most: number, path = ''): readonly FieldProblem[] {
   if (typeof body !== 'object' || body === null) return [];
-  const { names, partOf } = knownOf(type);
+  const { names, partOf, shapes } = knownOf(type);
   const found: FieldProblem[] = [];
   for (const [name, value] of Object.entries(body)) {
     if (found.length >= most) break;
@@ -47,6 +56,8 @@ export function unknownFields(body: unknown, type: Class, most: number, path = '
       found.push({ field, message: `${name.slice(0, 80)} is not a field of this request` });
       continue;
     }
+    const shape = shapes.get(name);
+    if (shape) found.push(...firstFaults(value, shape, field, most - found.length));
     const part = partOf(name);
     if (!part) continue;
     const entries = Array.isArray(value)

@@ -4,6 +4,9 @@ export interface FieldProblem {
   readonly message: string;
 }
 
+/** What is told of a refused body: enough to mend it, never more than a page. */
+export const MOST_FAULTS = 20;
+
 /** What a problem may carry besides its sentence. */
 export interface ProblemExtras {
   readonly remedy?: string;

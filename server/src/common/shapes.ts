@@ -3,7 +3,7 @@ import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, getSchemaPath } from '@nestjs/swagger';
 import { Transform } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateBy, ValidateIf } from 'class-validator';
-import type { FieldProblem } from './problem.ts';
+import { MOST_FAULTS, type FieldProblem } from './problem.ts';
 
 /** A schema of the core, as far as the server asks it. */
 export interface CoreSchema {
@@ -20,6 +20,11 @@ const SHAPE = 'shape';
 /** Schemas that fields of requests have, by the name they have in the OpenAPI document. */
 const named = new Map<string, CoreSchema>();
 
+/** Faults under the name of the field they are in. */
+function within(field: string, faults: readonly FieldProblem[]): readonly FieldProblem[] {
+  return faults.map((fault) => ({ ...fault, field: fault.field ? `${field}.${fault.field}` : field }));
+}
+
 function problemsOf(value: unknown, schema: CoreSchema): readonly FieldProblem[] {
   const read = schema.safeParse(value);
   return read.success
@@ -29,22 +34,33 @@ function problemsOf(value: unknown, schema: CoreSchema): readonly FieldProblem[]
 
 /** What class-validator tells of a field, as far as shapes are told apart. */
 interface Refused {
+  readonly property: string;
   readonly value?: unknown;
   readonly contexts?: Readonly<Record<string, unknown>>;
 }
 
+/** The schema of the core that a rule was given; none where it has another context, or none. */
+export function shapeIn(context: unknown): CoreSchema | undefined {
+  return typeof context === 'object' && context !== null && 'schema' in context
+    ? (context.schema as CoreSchema)
+    : undefined;
+}
+
+/** The first faults of a field: a list is not looked at any further once there are enough of them. */
+export function firstFaults(value: unknown, schema: CoreSchema, field: string, most: number): readonly FieldProblem[] {
+  if (!Array.isArray(value)) return within(field, problemsOf(value, schema)).slice(0, most);
+  const found: FieldProblem[] = [];
+  for (const [index, one] of value.entries()) {
+    if (found.length >= most) break;
+    found.push(...within(`${field}.${String(index)}`, problemsOf(one, schema)));
+  }
+  return found.slice(0, most);
+}
+
 /** What is wrong inside of a field, by the schema of the core; none where it has another kind of decorator. */
-export function shapeFaults({ value, contexts }: Refused): readonly FieldProblem[] {
-  const schema = contexts?.[SHAPE] as CoreSchema | undefined;
-  if (!schema) return [];
-  return Array.isArray(value)
-    ? value.flatMap((one: unknown, index) =>
-        problemsOf(one, schema).map(({ field, message }) => ({
-          field: [String(index), ...(field ? [field] : [])].join('.'),
-          message,
-        })),
-      )
-    : problemsOf(value, schema);
+export function shapeFaults({ property, value, contexts }: Refused): readonly FieldProblem[] {
+  const schema = shapeIn(contexts?.[SHAPE]);
+  return schema ? firstFaults(value, schema, property, MOST_FAULTS) : [];
 }
 
 /** The schemas of the core that requests have, as the OpenAPI document names them. */
@@ -62,7 +78,7 @@ function read(value: unknown, schema: CoreSchema): unknown {
 function checked(schema: CoreSchema, each: boolean): PropertyDecorator {
   return ValidateBy(
     { name: SHAPE, validator: { validate: (value: unknown) => schema.safeParse(value).success } },
-    { each, message: 'cannot be read', context: schema },
+    { each, message: 'cannot be read', context: { schema } },
   );
 }
 

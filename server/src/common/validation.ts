@@ -1,17 +1,14 @@
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { BodyReading } from './body-reading.ts';
 import { unknownFields } from './known-fields.ts';
-import { Problem, type FieldProblem } from './problem.ts';
+import { MOST_FAULTS, Problem, type FieldProblem } from './problem.ts';
 import { shapeFaults } from './shapes.ts';
 
 function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProblem[] {
   return errors.flatMap((error) => {
     const { property, constraints = {}, children = [] } = error;
     const field = path ? `${path}.${property}` : property;
-    const inside = shapeFaults(error).map((fault) => ({
-      ...fault,
-      field: fault.field ? `${field}.${fault.field}` : field,
-    }));
+    const inside = shapeFaults({ ...error, property: field });
     if (inside.length > 0) return inside;
     const own = Object.entries(constraints).map(([rule, message]) => ({
       field,
@@ -21,8 +18,6 @@ function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProb
   });
 }
 
-/** What is told of a refused body: enough to mend it, never more than a page. */
-const MOST_FAULTS = 20;
 const LONGEST_FAULT = 300;
 
 /** A refusal that names the fields. */

@@ -39,7 +39,12 @@ export function CoursePicture({ course, height: most, elapsed }: CoursePicturePr
   return (
     <div ref={ref} className={classes['course']}>
       {width > 0 && (
-        <svg width={width} height={height} role="img" aria-label={t('course.picture', { count: course.parts.length })}>
+        <svg
+          width={width}
+          height={height}
+          role="img"
+          aria-label={course.parts.map((part) => [part.text, words(part)].filter(Boolean).join(', ')).join('; ')}
+        >
           {path.shapes.map(({ part, path: curve, x, width: wide, isFlat, wordsY }, index) => {
             const at = path.before + index;
             return (

@@ -106,6 +106,7 @@ test('what is sent leaves out what was not answered, and nothing of the deviceâ€
     'conditions',
     'note',
     'plan',
+    'results',
     'revision',
     'routineId',
     'routineName',

@@ -31,8 +31,6 @@ export const course = {
   notReached: 'not come to',
   then: 'then {{part}}',
   over: 'done',
-  picture_one: 'One part',
-  picture_other: '{{count}} parts, one after the other',
   before_one: '{{count}} part before',
   before_other: '{{count}} parts before',
   after_one: '{{count}} more to come',

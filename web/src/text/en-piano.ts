@@ -139,5 +139,4 @@ export const piano = {
   broken: 'This run was broken off {{when}}.',
   startAfresh: 'Start afresh',
   kept: 'kept here, goes to the log when the connection is back',
-  of: '{{done}} of {{count}}',
 };

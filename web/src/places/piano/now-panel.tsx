@@ -86,8 +86,10 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
   return (
     <section className={classes['still']}>
       {step?.mirror === true && <Mirror key={step.stepId} />}
-      <div className={classes['part']} aria-live="polite">
-        <small>{part && course && t(`course.rounds.${part.act}`, { round: part.round, count: course.rounds })}</small>
+      <div className={classes['part']}>
+        <small aria-live="polite">
+          {part && course && t(`course.rounds.${part.act}`, { round: part.round, count: course.rounds })}
+        </small>
         <p className={`${classes['count'] ?? ''} heading`}>
           {moment
             ? bigNumber(moment)
