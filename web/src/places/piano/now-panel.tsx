@@ -88,7 +88,7 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
       {step?.mirror === true && <Mirror key={step.stepId} />}
       <div className={classes['part']}>
         <small aria-live="polite">
-          {part && course && t(`course.rounds.${part.act}`, { round: part.round, count: course.rounds })}
+          {moment && t(`course.rounds.${moment.part.act}`, { round: moment.part.round, count: course?.rounds ?? 1 })}
         </small>
         <p className={`${classes['count'] ?? ''} heading`}>
           {moment

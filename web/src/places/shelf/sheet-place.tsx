@@ -43,12 +43,11 @@ export function SheetPlace({ placed, name, shelf, place }: SheetPlaceProps): Rea
     );
   }
   const { limits, limitContext, laid, seconds } = placed;
+  // Every pass, not every key: a new key is shown first and sung then.
   const helps =
     laid?.kind === 'pattern'
       ? likeNeighbours(
-          keysOf(laid.ladder.rungs.map((rung, index) => ({ ...rung, help: laid.ways[index]?.help ?? 'together' }))).map(
-            ({ help }) => help,
-          ),
+          laid.ways.map(({ help }) => help),
           (help) => t(`shelf.helps.${help}`),
         )
       : [];
