@@ -11,7 +11,7 @@ export class SetUpError extends Error {}
 export const project = join(dirname(fileURLToPath(import.meta.url)), '..');
 const stamps = join(project, '.soft-lark');
 
-/** Runs a program to its end, its output shown as it comes. @returns {Promise<number>} its exit code */
+/** Runs a program to its end, its output shown as it comes or, where that is piped, handed on. @returns {Promise<number>} its exit code */
 export function run(command, args, { onOutput, ...options } = {}) {
   return new Promise((resolve) => {
     // A group of its own, so that ending it ends what it started, too.

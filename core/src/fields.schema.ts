@@ -13,6 +13,9 @@ export const midiNote = z.int().min(0).max(127);
 /** A calendar day, such as 2026-11-25. */
 export const calendarDay = z.iso.date().refine((day) => /^(19|20|21)/.test(day), 'lies in no year of ours');
 
+/** The id of an exercise. */
+export const exerciseId = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/);
+
 /** A line of text, trimmed, without control characters. */
 export function line(most: number, least = 1): z.ZodString {
   return z

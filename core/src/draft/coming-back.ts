@@ -63,7 +63,7 @@ interface Back {
 }
 
 /** What an exercise of the last run comes back as: itself, or its easier relative where it went poorly. */
-function backAs(id: string, may: ReadonlySet<string>, context: DraftContext): Back | null {
+function backAs(id: string, may: ReadonlyMap<string, Eligible>, context: DraftContext): Back | null {
   const exercise = context.exercises.get(id);
   if (!exercise) return null;
   const turn = context.reached?.get(id)?.turn;
@@ -103,8 +103,7 @@ export function comingBack(context: DraftContext, eligible: readonly Eligible[])
   const { wanted } = shapeOf(context);
   const count = Math.round(Math.min(wanted, last.length) * (context.rules ?? USUAL_RULES).draft.comesBack);
   const chanceOf = (id: string): number => may.get(id)?.chance ?? 0;
-  const ids = new Set(may.keys());
-  const back = last.flatMap((id) => backAs(id, ids, context) ?? []);
+  const back = last.flatMap((id) => backAs(id, may, context) ?? []);
   const once = back.filter(({ id }, index) => back.findIndex((other) => other.id === id) === index);
   const chosen = [...once].sort((a, b) => chanceOf(b.id) - chanceOf(a.id)).slice(0, count);
   return withOneHarder(chosen, eligible, context).flatMap(({ id, because }) => {

@@ -2,6 +2,7 @@ import type { Exercise } from '../shelf/index.ts';
 import {
   keysOf,
   layStep,
+  repeatsOf,
   type LaidLadder,
   type LaidStep,
   type RoutineContext,
@@ -106,7 +107,7 @@ function choicesOf(laid: LaidStep, isTight: boolean, shape?: StepShape): readonl
     case 'spoken':
       return repeatChoices(work.repeats, isTight, shape ? work.repeats * TWICE : work.repeats);
     case 'breath':
-      return repeatChoices(work.counts?.cycles ?? work.bursts?.repeats ?? work.longest?.rounds ?? 1, isTight);
+      return repeatChoices(repeatsOf(work) ?? 1, isTight);
     case 'timed':
       return SHORTER_SHARES.map((share) =>
         share === 1 ? {} : { seconds: Math.max(5, Math.round(work.seconds * share)) },

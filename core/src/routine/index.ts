@@ -5,11 +5,5 @@ export { isSingable, isSung, layStep, sungBefore, USUAL_SET_UP } from './lay-ste
 export { leastKeys } from './least-keys.data.ts';
 export type { LaidLadder, LaidRoutine, LaidSiren, LaidStep, RoutineContext, SetUpTimes } from './routine.types.ts';
 export { coolDownSeconds, shapeFor, type RoutineShape } from './shape.ts';
-export {
-  routineStepSchema,
-  routineStepsSchema,
-  type RoutineStep,
-  type StepFigures,
-  type StepSettings,
-} from './step.schema.ts';
-export { figuresOf, type SettableFigure } from './step-figures.ts';
+export { routineStepSchema, routineStepsSchema, type RoutineStep, type StepSettings } from './step.schema.ts';
+export { figuresOf, repeatsOf, type SettableFigure } from './step-figures.ts';

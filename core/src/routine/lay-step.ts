@@ -3,7 +3,15 @@ import { SoftLarkError, LadderError } from '../errors.ts';
 import { buildSiren } from '../ladder/index.ts';
 import { resolveLimits, type LimitContext, type Limits } from '../limits/index.ts';
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
-import { heavyBelowTop, isHeavyWork, overlayFor, patternOfWork, type Exercise, type Work } from '../shelf/index.ts';
+import {
+  heavyBelowTop,
+  isHeavyWork,
+  isStillWork,
+  overlayFor,
+  patternOfWork,
+  type Exercise,
+  type Work,
+} from '../shelf/index.ts';
 import { courseOf } from '../still/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
 import { layLadder } from './lay-ladder.ts';
@@ -114,7 +122,7 @@ function workOut(exercise: Exercise, settings: StepSettings, context: RoutineCon
   const { work } = exercise;
   const leftOut = leftOutToday(exercise, context.voice, context);
   if (leftOut) return { ...SILENT, problem: leftOut };
-  if (work.kind !== 'pattern' && work.kind !== 'siren') {
+  if (isStillWork(work)) {
     const course = courseOf(withLength(work, settings), seedOfDay(context.now));
     return { ...SILENT, workSeconds: course.seconds, laid: { kind: 'still', course } };
   }

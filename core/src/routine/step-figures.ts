@@ -57,6 +57,12 @@ export function withLength(work: StillWork, { repeats, seconds }: StepSettings):
   }
 }
 
+/** How often the work of an exercise is done: glides, rounds of breath, lines; none for ladders and work by the clock. */
+export function repeatsOf(work: Work): number | undefined {
+  if (work.kind === 'breath') return work.counts?.cycles ?? work.bursts?.repeats ?? work.longest?.rounds;
+  return 'repeats' in work ? work.repeats : undefined;
+}
+
 /** A figure of a step that a teacher may set, with what its exercise has. */
 export interface SettableFigure {
   readonly name: FigureName;

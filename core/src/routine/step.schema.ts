@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { line, lines, midiNote, whole, type ReadonlyDeep } from '../fields.schema.ts';
+import { exerciseId, line, lines, midiNote, whole, type ReadonlyDeep } from '../fields.schema.ts';
 import { TRAVELS } from '../ladder/index.ts';
 
 /** House limits; nobody sings more of it. */
@@ -27,23 +27,14 @@ export const FIGURE_BOUNDS = {
 } as const satisfies Record<string, readonly [number, number]>;
 export type FigureName = keyof typeof FIGURE_BOUNDS;
 
-const figure = ([least, most]: readonly [number, number]): z.ZodExactOptional<z.ZodNumber> =>
-  z.number().min(least).max(most).exactOptional();
-const figures = z.strictObject({
-  inCounts: figure(FIGURE_BOUNDS.inCounts),
-  holdCounts: figure(FIGURE_BOUNDS.holdCounts),
-  outCounts: figure(FIGURE_BOUNDS.outCounts),
-  restCounts: figure(FIGURE_BOUNDS.restCounts),
-  countTempo: figure(FIGURE_BOUNDS.countTempo),
-  growsBy: figure(FIGURE_BOUNDS.growsBy),
-  mostSeconds: figure(FIGURE_BOUNDS.mostSeconds),
-  secondsEach: figure(FIGURE_BOUNDS.secondsEach),
-  restSeconds: figure(FIGURE_BOUNDS.restSeconds),
-  lowShare: figure(FIGURE_BOUNDS.lowShare),
-  highShare: figure(FIGURE_BOUNDS.highShare),
-  beats: figure(FIGURE_BOUNDS.beats),
-  quickening: figure(FIGURE_BOUNDS.quickening),
-});
+const figures = z.strictObject(
+  Object.fromEntries(
+    Object.entries(FIGURE_BOUNDS).map(([name, [least, most]]) => [
+      name,
+      z.number().min(least).max(most).exactOptional(),
+    ]),
+  ) as { [Name in FigureName]: z.ZodExactOptional<z.ZodNumber> },
+);
 
 /** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
 const stepSettingsSchema = z.strictObject({
@@ -88,7 +79,7 @@ const stepSettingsSchema = z.strictObject({
 /** A step of a routine as it is kept. */
 export const routineStepSchema = z.strictObject({
   id: z.uuid(),
-  exerciseId: z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/),
+  exerciseId,
   settings: stepSettingsSchema,
   /** Stays as it is when the routine is drafted again or fitted. */
   locked: z.boolean().exactOptional(),
@@ -99,6 +90,5 @@ export const routineStepSchema = z.strictObject({
 /** The steps of a routine, in order. */
 export const routineStepsSchema = z.array(routineStepSchema).max(60);
 
-export type StepFigures = ReadonlyDeep<z.output<typeof figures>>;
 export type StepSettings = ReadonlyDeep<z.output<typeof stepSettingsSchema>>;
 export type RoutineStep = ReadonlyDeep<z.output<typeof routineStepSchema>>;

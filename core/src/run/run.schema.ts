@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { line, midiNote, someOf, whole, type ReadonlyDeep } from '../fields.schema.ts';
+import { exerciseId, line, midiNote, someOf, whole, type ReadonlyDeep } from '../fields.schema.ts';
 import { LEGS } from '../ladder/index.ts';
 import { EXERCISE_KINDS } from '../limits/index.ts';
 import { KEY_OUTCOMES, MARKS } from '../past/index.ts';
@@ -9,7 +9,6 @@ import { STILL_OUTCOMES } from '../still/index.ts';
 /** What can stop a step: a mark, or effort over four of ten. */
 export const STOP_CAUSES = [...MARKS, 'effort'] as const;
 
-const exerciseId = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/);
 const key = z.strictObject({ tonic: midiNote, leg: z.enum(LEGS), low: midiNote, high: midiNote });
 
 /** A step of a run as it was planned when the run began. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { whole } from '../fields.schema.ts';
 import { STAGES } from '../limits/index.ts';
 import { LONGEST_TEXT, MARK_KINDS, MODES, type Mode } from '../pattern/index.ts';
 import { NOISES } from './noises.data.ts';
@@ -17,8 +18,8 @@ export const PROMPT_SIDES = ['once', 'both-sides', 'both-directions'] as const;
 /** Lines are said in their order, or drawn as they come. */
 export const LINE_ORDERS = ['given', 'drawn'] as const;
 
-const oneTo = (most: number): z.ZodInt => z.int().min(1).max(most);
-const counts = (most: number): z.ZodInt => z.int().min(0).max(most);
+const oneTo = (most: number): z.ZodInt => whole(1, most);
+const counts = (most: number): z.ZodInt => whole(0, most);
 /** Source: house limits; nobody sings more of it, and what is laid out stays small. */
 const MOST = {
   step: 24,
@@ -286,6 +287,11 @@ export type SpokenWork = Extract<Work, { kind: 'spoken' }>;
 export type StillWork = BreathWork | TimedWork | SpokenWork;
 export type Prompt = Exclude<TimedWork['prompts'][number], string>;
 export type Cue = Exercise['cues'][number];
+
+/** Whether work has no pitch. */
+export function isStillWork(work: Work): work is StillWork {
+  return work.kind !== 'pattern' && work.kind !== 'siren';
+}
 
 /** A prompt in its full form. */
 export function promptOf(written: TimedWork['prompts'][number]): Prompt {

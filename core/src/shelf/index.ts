@@ -8,6 +8,7 @@ export {
   ANSWERED_MARKS,
   CUE_PLACES,
   exerciseSchema,
+  isStillWork,
   LEVELS,
   LINE_ORDERS,
   PROMPT_SIDES,

@@ -40,12 +40,13 @@ function knownOf(type: Class): Known {
 }
 
 /**
- * The first fields a body has and its request class does not, and what shapes of the core refuse, looked for before each of them is checked by every rule: a
- * list of a thousand entries with forty unknown fields each would hold everybody else up.
+ * The first faults of a body: fields that its request class does not have, and what a schema of the core refuses. They
+ * are looked for before each field is checked by every rule: a list of a thousand entries with forty unknown fields each
+ * would hold everybody else up.
  *
  * @param most how many are told
  */
-export function unknownFields(body: unknown, type: Class, most: number, path = ''): readonly FieldProblem[] {
+export function firstFaultsOf(body: unknown, type: Class, most: number, path = ''): readonly FieldProblem[] {
   if (typeof body !== 'object' || body === null) return [];
   const { names, partOf, shapes } = knownOf(type);
   const found: FieldProblem[] = [];
@@ -63,7 +64,7 @@ export function unknownFields(body: unknown, type: Class, most: number, path = '
     const entries = Array.isArray(value)
       ? value.map((one: unknown, index) => [`${field}.${String(index)}.`, one] as const)
       : [[`${field}.`, value] as const];
-    for (const [at, one] of entries) found.push(...unknownFields(one, part, most - found.length, at));
+    for (const [at, one] of entries) found.push(...firstFaultsOf(one, part, most - found.length, at));
   }
   return found;
 }

@@ -3,7 +3,7 @@ import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, getSchemaPath } from '@nestjs/swagger';
 import { Transform } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateBy, ValidateIf } from 'class-validator';
-import { MOST_FAULTS, type FieldProblem } from './problem.ts';
+import type { FieldProblem } from './problem.ts';
 
 /** A schema of the core, as far as the server asks it. */
 export interface CoreSchema {
@@ -15,28 +15,31 @@ export interface CoreSchema {
   readonly toJSONSchema: (options: { target: 'openapi-3.0'; io: 'output' }) => unknown;
 }
 
-/** The rule under which class-validator keeps what a schema of the core refuses. */
-const SHAPE = 'shape';
 /** Schemas that fields of requests have, by the name they have in the OpenAPI document. */
 const named = new Map<string, CoreSchema>();
+
+/** A value that its schema refused, with why; nothing reads it a second time. */
+class Unread {
+  constructor(readonly faults: readonly FieldProblem[]) {}
+}
 
 /** Faults under the name of the field they are in. */
 function within(field: string, faults: readonly FieldProblem[]): readonly FieldProblem[] {
   return faults.map((fault) => ({ ...fault, field: fault.field ? `${field}.${fault.field}` : field }));
 }
 
-function problemsOf(value: unknown, schema: CoreSchema): readonly FieldProblem[] {
-  const read = schema.safeParse(value);
-  return read.success
-    ? []
-    : shapeProblems(read.error).map(({ path, message }) => ({ field: path.map(String).join('.'), message }));
+/** A value as its schema reads it, or why it cannot be read. */
+function read(value: unknown, schema: CoreSchema): unknown {
+  const parsed = schema.safeParse(value);
+  if (parsed.success) return parsed.data;
+  return new Unread(
+    shapeProblems(parsed.error).map(({ path, message }) => ({ field: path.map(String).join('.'), message })),
+  );
 }
 
-/** What class-validator tells of a field, as far as shapes are told apart. */
-interface Refused {
-  readonly property: string;
-  readonly value?: unknown;
-  readonly contexts?: Readonly<Record<string, unknown>>;
+function faultsOf(value: unknown, schema: CoreSchema): readonly FieldProblem[] {
+  const found = read(value, schema);
+  return found instanceof Unread ? found.faults : [];
 }
 
 /** The schema of the core that a rule was given; none where it has another context, or none. */
@@ -48,19 +51,23 @@ export function shapeIn(context: unknown): CoreSchema | undefined {
 
 /** The first faults of a field: a list is not looked at any further once there are enough of them. */
 export function firstFaults(value: unknown, schema: CoreSchema, field: string, most: number): readonly FieldProblem[] {
-  if (!Array.isArray(value)) return within(field, problemsOf(value, schema)).slice(0, most);
+  if (!Array.isArray(value)) return within(field, faultsOf(value, schema)).slice(0, most);
   const found: FieldProblem[] = [];
   for (const [index, one] of value.entries()) {
     if (found.length >= most) break;
-    found.push(...within(`${field}.${String(index)}`, problemsOf(one, schema)));
+    found.push(...within(`${field}.${String(index)}`, faultsOf(one, schema)));
   }
   return found.slice(0, most);
 }
 
-/** What is wrong inside of a field, by the schema of the core; none where it has another kind of decorator. */
-export function shapeFaults({ property, value, contexts }: Refused): readonly FieldProblem[] {
-  const schema = shapeIn(contexts?.[SHAPE]);
-  return schema ? firstFaults(value, schema, property, MOST_FAULTS) : [];
+/** What is wrong inside of a field that a schema refused; none where it has another kind of decorator. */
+export function shapeFaults(field: string, value: unknown): readonly FieldProblem[] {
+  if (value instanceof Unread) return within(field, value.faults);
+  return Array.isArray(value)
+    ? value.flatMap((one: unknown, index) =>
+        one instanceof Unread ? within(`${field}.${String(index)}`, one.faults) : [],
+      )
+    : [];
 }
 
 /** The schemas of the core that requests have, as the OpenAPI document names them. */
@@ -70,15 +77,10 @@ export function shapeComponents(): Readonly<Record<string, unknown>> {
   );
 }
 
-function read(value: unknown, schema: CoreSchema): unknown {
-  const parsed = schema.safeParse(value);
-  return parsed.success ? parsed.data : value;
-}
-
 function checked(schema: CoreSchema, each: boolean): PropertyDecorator {
   return ValidateBy(
-    { name: SHAPE, validator: { validate: (value: unknown) => schema.safeParse(value).success } },
-    { each, message: 'cannot be read', context: { schema } },
+    { name: 'shape', validator: { validate: (value: unknown) => value !== undefined && !(value instanceof Unread) } },
+    { each, message: ({ value }) => (value === undefined ? 'is missing' : 'cannot be read'), context: { schema } },
   );
 }
 

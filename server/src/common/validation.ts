@@ -1,14 +1,13 @@
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { BodyReading } from './body-reading.ts';
-import { unknownFields } from './known-fields.ts';
+import { firstFaultsOf } from './known-fields.ts';
 import { MOST_FAULTS, Problem, type FieldProblem } from './problem.ts';
 import { shapeFaults } from './shapes.ts';
 
 function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProblem[] {
-  return errors.flatMap((error) => {
-    const { property, constraints = {}, children = [] } = error;
+  return errors.flatMap(({ property, value, constraints = {}, children = [] }) => {
     const field = path ? `${path}.${property}` : property;
-    const inside = shapeFaults({ ...error, property: field });
+    const inside = shapeFaults(field, value);
     if (inside.length > 0) return inside;
     const own = Object.entries(constraints).map(([rule, message]) => ({
       field,
@@ -38,7 +37,7 @@ class SoftLarkValidation extends ValidationPipe {
     const fault = metadata.type === 'custom' ? null : new BodyReading().fault(value, metadata.data ?? '');
     if (fault) throw invalid([fault]);
     const unknown =
-      metadata.type === 'body' && metadata.metatype ? unknownFields(value, metadata.metatype, MOST_FAULTS) : [];
+      metadata.type === 'body' && metadata.metatype ? firstFaultsOf(value, metadata.metatype, MOST_FAULTS) : [];
     // A few are told with all the rest that is wrong; where there are many, nothing else is looked at.
     if (unknown.length >= MOST_FAULTS) throw invalid(unknown);
     return super.transform(value, metadata);

@@ -30,7 +30,7 @@ export class RoutinesService {
       ...(studentId !== undefined && { where: { studentId } }),
       order: { updatedAt: 'DESC' },
     });
-    return routines.flatMap((routine) => this.view(routine) ?? []);
+    return routines.flatMap((routine) => this.readable(routine) ?? []);
   }
 
   /** Routines whose steps this version cannot read; they are kept, and nothing else is broken by them. */
@@ -48,7 +48,7 @@ export class RoutinesService {
       [students],
     )) as { id: string }[];
     const rows = await this.scope.of(Routine, studioId).find({ where: { id: In(latest.map(({ id }) => id)) } });
-    const views = rows.flatMap((routine) => this.view(routine) ?? []);
+    const views = rows.flatMap((routine) => this.readable(routine) ?? []);
     return new Map(views.map((routine) => [routine.studentId, routine]));
   }
 
@@ -122,21 +122,14 @@ export class RoutinesService {
     });
   }
 
-  private view(routine: Routine, steps: RoutineStep[]): RoutineDto;
-  private view(routine: Routine): RoutineDto | null;
-  private view(routine: Routine, steps = readSteps(routine.steps)): RoutineDto | null {
+  /** A routine whose steps can be read; null otherwise. */
+  private readable(routine: Routine): RoutineDto | null {
+    const steps = readSteps(routine.steps);
+    return steps && this.view(routine, steps);
+  }
+
+  private view(routine: Routine, steps: RoutineStep[]): RoutineDto {
     const { id, studentId, name, kind, minutes, version, updatedAt } = routine;
-    return (
-      steps && {
-        id,
-        studentId,
-        name,
-        kind,
-        minutes,
-        steps,
-        version,
-        updatedAt: updatedAt.toISOString(),
-      }
-    );
+    return { id, studentId, name, kind, minutes, steps, version, updatedAt: updatedAt.toISOString() };
   }
 }

@@ -31,7 +31,7 @@ export class StudentsService {
       this.scope.of(Student, studioId).find({ order: { name: 'ASC' } }),
       this.knownExercises(studioId),
     ]);
-    return students.flatMap((student) => this.view(student, known) ?? []);
+    return students.flatMap((student) => this.readable(student, known) ?? []);
   }
 
   /** Students whose voice file this version cannot read; they are kept, and nothing else is broken by them. */
@@ -46,7 +46,7 @@ export class StudentsService {
       this.scope.of(Student, studioId).find({ where: { id: In([...ids]) }, order: { name: 'ASC' } }),
       this.knownExercises(studioId, ids),
     ]);
-    return students.flatMap((student) => this.view(student, known) ?? []);
+    return students.flatMap((student) => this.readable(student, known) ?? []);
   }
 
   /** @throws Problem `NOT_FOUND` where the studio has no such student */
@@ -58,7 +58,7 @@ export class StudentsService {
     const student = await this.scope.of(Student, studioId).findOne({ id });
     if (!student) throw notFound('student');
     const known = await this.knownExercises(studioId, [id]);
-    return this.view(student, known, demandVoice(student.voice));
+    return this.view(student, demandVoice(student.voice), known);
   }
 
   async create(studioId: string, wanted: NewStudentDto): Promise<StudentDto> {
@@ -84,7 +84,7 @@ export class StudentsService {
     const rows = this.scope.of(Student, studioId, manager);
     const isWritten = await rows.update({ id, version }, { ...change, version: version + 1 });
     const student = await rows.findOne({ id });
-    const current = student && this.view(student, await this.knownExercises(studioId, [id]));
+    const current = student && this.readable(student, await this.knownExercises(studioId, [id]));
     return written('student', isWritten, current, change, (now) => ({
       name: now.name,
       note: now.note,
@@ -103,14 +103,18 @@ export class StudentsService {
     changeRules(voice.rules ?? {}, 'this student', changeRules(rules, 'the studio'));
   }
 
-  private view(student: Student, known: ReadonlyMap<string, string[]>, voice: VoiceFile): StudentDto;
-  private view(student: Student, known: ReadonlyMap<string, string[]>): StudentDto | null;
+  /** A student whose voice file can be read; null otherwise. */
+  private readable(student: Student, known: ReadonlyMap<string, string[]>): StudentDto | null {
+    const voice = readVoice(student.voice);
+    return voice && this.view(student, voice, known);
+  }
+
   private view(
-    { id, name, note, version, ...student }: Student,
+    { id, name, note, version }: Student,
+    voice: VoiceFile,
     known: ReadonlyMap<string, string[]>,
-    voice = readVoice(student.voice),
-  ): StudentDto | null {
-    return voice && { id, name, note, voice, version, known: known.get(id) ?? [] };
+  ): StudentDto {
+    return { id, name, note, voice, version, known: known.get(id) ?? [] };
   }
 
   /** Ids of exercises worked on lately, by student. */

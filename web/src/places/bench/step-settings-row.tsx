@@ -1,5 +1,5 @@
 import { Select } from '@mantine/core';
-import { OVERLAYS, takesOverlay, type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
+import { OVERLAYS, repeatsOf, takesOverlay, type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
 import { memo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from '../../ui/note-field.tsx';
@@ -31,12 +31,7 @@ export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettings
     if (value === undefined) act({ type: 'set', stepId, settings: {}, clear: [name] });
     else act({ type: 'set', stepId, settings: { [name]: value } });
   };
-  const usualRepeats =
-    work.kind === 'breath'
-      ? (work.counts?.cycles ?? work.bursts?.repeats ?? work.longest?.rounds)
-      : 'repeats' in work
-        ? work.repeats
-        : undefined;
+  const usualRepeats = repeatsOf(work);
   return (
     <div className={classes['settings']} key={stepId}>
       <LadderFields {...props} set={set} />

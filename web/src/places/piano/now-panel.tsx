@@ -38,6 +38,10 @@ type Shown = Pick<NowPanelProps, 'state' | 'exercise'>;
 
 const MOST_SYLLABLES = 5;
 
+function writtenSyllables(exercise: Exercise | undefined): string | undefined {
+  return exercise && 'syllables' in exercise.work ? exercise.work.syllables : undefined;
+}
+
 /** The syllables as they are sung, the first one strong. */
 function Syllables({ state, exercise }: Shown): ReactElement | null {
   const step = currentStep(state);
@@ -46,7 +50,7 @@ function Syllables({ state, exercise }: Shown): ReactElement | null {
   const work = exercise?.work;
   const isOwn = work?.kind === 'pattern' && zone !== undefined && work.syllablesAt[zone] !== undefined;
   const sung = isOwn ? syllablesFor(work, zone) : sungSyllables({ events });
-  const plain = exercise && 'syllables' in exercise.work ? (exercise.work.syllables ?? '') : '';
+  const plain = writtenSyllables(exercise) ?? '';
   // What is sung again and again is said once.
   const told = sung.filter((syllable, index) => syllable !== sung[index - 1]);
   const [first, ...others] = told.length > 0 ? told : [plain];
@@ -80,8 +84,7 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
   const moment = course && state.begun ? momentOf(course, elapsed) : null;
   const first = course?.parts[0];
   const part = moment?.part ?? first;
-  const sung = exercise && 'syllables' in exercise.work ? exercise.work.syllables : undefined;
-  const text = part?.text ?? sung;
+  const text = part?.text ?? writtenSyllables(exercise);
   const isOver = state.begun && !moment;
   return (
     <section className={classes['still']}>

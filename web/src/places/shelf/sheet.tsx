@@ -1,6 +1,6 @@
 import { Anchor, Button, Title } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
-import { takesOverlay, type Exercise } from '@soft-lark/core';
+import { isStillWork, takesOverlay, type Exercise } from '@soft-lark/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useEffectEvent, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -116,7 +116,7 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
       <SheetFacts exercise={readable} shelf={shelf} />
       {stored === null && <KindOfWork draft={draft} />}
       {work.kind === 'pattern' && <SheetTune draft={draft} work={work} tonic={tonic} />}
-      {readable.work.kind !== 'pattern' && readable.work.kind !== 'siren' && <SheetCourse work={readable.work} />}
+      {isStillWork(readable.work) && <SheetCourse work={readable.work} />}
       <SheetPlace placed={placed} name={placing.name} shelf={shelf} place={placing.place} />
       {isEditing && <SheetForm draft={draft} shelf={shelf} />}
       <div className={classes['sheet']}>
