@@ -167,3 +167,19 @@ test('a step without keys that is passed over is sent as such', async () => {
     expect(body?.results).toMatchObject([{ exerciseId: 'long-hiss', outcome: 'passed-over' }]);
   });
 });
+
+test('a run begins at the head of the page, however far down the gate was', async () => {
+  const head = jest.spyOn(window, 'scrollTo');
+  const { user } = await singAll(['long-hiss', 'falling-hum']);
+  expect(head).toHaveBeenLastCalledWith(0, 0);
+  const begun = head.mock.calls.length;
+  expect(begun).toBeGreaterThanOrEqual(2);
+  await user.click(press('Start'));
+  expect(head).toHaveBeenCalledTimes(begun);
+});
+
+test('the same line once more is told by its beats', async () => {
+  const { user } = await singOwn(own('again', { kind: 'spoken', repeats: 2, beats: 4, tempo: 60, text: 'Well now.' }));
+  await user.click(press('Start'));
+  expect(screen.getByText('then 4 beats')).toBeVisible();
+});

@@ -86,6 +86,9 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
   const part = moment?.part ?? first;
   const text = part?.text ?? writtenSyllables(exercise);
   const isOver = state.begun && !moment;
+  const next = moment?.next;
+  // The same line once more is told by its length.
+  const then = next && (next.text !== undefined && next.text !== text ? next.text : words(next));
   return (
     <section className={classes['still']}>
       {step?.mirror === true && <Mirror key={step.stepId} />}
@@ -107,9 +110,7 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
           </p>
         )}
         {last && <p className={classes['then']}>{t('course.lastTime', { result: resultWords(last, exercise) })}</p>}
-        {moment?.next && (
-          <p className={classes['then']}>{t('course.then', { part: moment.next.text ?? words(moment.next) })}</p>
-        )}
+        {then && <p className={classes['then']}>{t('course.then', { part: then })}</p>}
       </div>
       {course && <CoursePicture course={course} height={height} {...(state.begun && { elapsed })} />}
     </section>

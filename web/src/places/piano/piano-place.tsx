@@ -27,6 +27,10 @@ export function PianoPlace(): ReactElement {
   useEffect(() => {
     void import('../log/run-place.tsx');
   }, []);
+  // The gate was scrolled down to its last button; a run begins at its head.
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, [runId]);
   const error = routine.data ? (today.data ? shelf.error : today.error) : routine.error;
   if (error && !(routine.data && today.data && shelf.data))
     return <Failure error={error} onRetry={() => void routine.refetch()} />;
