@@ -1,4 +1,4 @@
-import { fitRoutine } from '../fit/index.ts';
+import { fittedSteps } from '../fit/index.ts';
 import type { RoutineContext, RoutineStep, StepSettings } from '../routine/index.ts';
 
 /** A change to a routine as data: a fix of the review, a swap, a fit. The page applies it and takes it back. */
@@ -72,9 +72,7 @@ export function applyPatch<T extends Patched>(
     case 'steps':
       return { ...routine, steps: patch.steps };
     case 'fit':
-      return context
-        ? { ...routine, steps: fitRoutine(steps, routine.minutes * 60, context, { mayDrop: true }).steps }
-        : routine;
+      return context ? { ...routine, steps: fittedSteps(steps, routine.minutes * 60, context) } : routine;
     case 'remove':
       return { ...routine, steps: steps.filter(({ id }) => id !== patch.stepId) };
     case 'set':

@@ -39,13 +39,6 @@ function onlyOnes(steps: readonly RoutineStep[], { exercises }: RoutineContext):
   return new Set(kept.map(({ id }) => id));
 }
 
-/** Whether the steps that are never dropped can be sung within so many seconds. */
-export function canFit(steps: readonly RoutineStep[], budgetSeconds: number, context: RoutineContext): boolean {
-  const only = onlyOnes(steps, context);
-  const staying = steps.filter(({ id, locked = false }) => locked || only.has(id));
-  return fitRoutine(staying, budgetSeconds, context, { mayDrop: true, neverLonger: true }).feasible;
-}
-
 /** What of a routine can be sung today, in fewer minutes than it has; no step becomes longer. */
 export function shortenedForToday(
   steps: readonly RoutineStep[],
@@ -136,4 +129,19 @@ export function fitRoutine(
     dropped.push(gone);
     rest = rest.filter(({ id }) => id !== gone);
   }
+}
+
+/** A routine made to fill so many seconds; what is too long is shortened, and no step of it becomes longer. */
+export function fittedSteps(
+  steps: readonly RoutineStep[],
+  budgetSeconds: number,
+  context: RoutineContext,
+): readonly RoutineStep[] {
+  const neverLonger = layRoutine(steps, context).seconds > budgetSeconds;
+  return fitRoutine(steps, budgetSeconds, context, { mayDrop: true, neverLonger }).steps;
+}
+
+/** Whether a routine can be shortened to so many seconds: what is locked, and the only one of its stage, stays. */
+export function canFit(steps: readonly RoutineStep[], budgetSeconds: number, context: RoutineContext): boolean {
+  return fitRoutine(steps, budgetSeconds, context, { mayDrop: true, neverLonger: true }).feasible;
 }

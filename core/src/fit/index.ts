@@ -1,4 +1,11 @@
-export { canFit, fitRoutine, secondsToGive, shortenedForToday, type FittedRoutine } from './fit-routine.ts';
+export {
+  canFit,
+  fitRoutine,
+  fittedSteps,
+  secondsToGive,
+  shortenedForToday,
+  type FittedRoutine,
+} from './fit-routine.ts';
 export { fitToBudget, type Fit, type FitStep } from './fit-to-budget.ts';
 export {
   lengthRange,

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { shippedExercises } from '../shelf/index.ts';
 import type { VoiceFile } from '../voice/index.ts';
 import { applyPatch } from '../edit/index.ts';
@@ -77,6 +78,29 @@ test('what cannot be shortened to fit is not offered to be; free minutes are off
   expect(laid.steps).toHaveLength(GOOD.length + 1);
   expect(laid.seconds).toBeLessThanOrEqual(20 * 60);
   expect(laid.steps.at(-1)?.exercise.stage).toBe('cool');
+});
+
+test('a press on “Shorten to fit” leaves nothing over, whatever is pinned', () => {
+  let pressed = 0;
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(fc.constantFrom(...exercises.keys()), { minLength: 3, maxLength: 9 }),
+      fc.integer({ min: 1, max: 6 }),
+      fc.nat(511),
+      (ids, minutes, pins) => {
+        const list = ids.map((id, at) => ({ ...step(id), ...((pins >> at) % 2 === 1 && { locked: true }) }));
+        const context = contextOf(list, { minutes });
+        const overIn = (one: ReviewContext) => reviewRoutine(one).find(({ rule }) => rule === 'over-budget');
+        const shorten = overIn(context)?.fixes.find(({ patch }) => patch.op === 'fit');
+        if (!shorten) return;
+        pressed += 1;
+        const { steps } = applyPatch(context, shorten.patch, () => 'none', context);
+        expect(overIn(contextOf(steps, { minutes }))).toBeUndefined();
+      },
+    ),
+    { numRuns: 150 },
+  );
+  expect(pressed).toBeGreaterThan(30);
 });
 
 test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewContext>]>([

@@ -1,5 +1,6 @@
 import {
   fitRoutine,
+  fittedSteps,
   layRoutine,
   reviewRoutine,
   songNeeds,
@@ -177,7 +178,9 @@ export function useThinking(
     },
     draft,
     fix: ({ label, patch }) => {
-      const worked = patch.op === 'fit' ? ({ op: 'steps', steps: fitted(minutes) } as const) : patch;
+      const isOver = onTheBench.laid.seconds > minutes * 60;
+      const fit = (): readonly RoutineStep[] => (isOver ? fittedSteps(steps, minutes * 60, context) : fitted(minutes));
+      const worked = patch.op === 'fit' ? ({ op: 'steps', steps: fit() } as const) : patch;
       act({ type: 'patch', what: label, patches: [worked] });
     },
   };
