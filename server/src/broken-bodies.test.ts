@@ -68,7 +68,7 @@ const FULL: readonly (readonly [Method, string, () => object])[] = [
     '/studio',
     () => ({
       ...{ version: 1, name: 'Weir House', timeZone: 'Europe/London', approach: { jaw: 'steady' } },
-      ...{ rules: { 'home.narrower': 2 }, readyQuestions: [], noteNaming: { scheme: 'german' } },
+      ...{ rules: { 'home.narrower': 2 }, readyQuestions: [], ownOverlays: [], noteNaming: { scheme: 'german' } },
     }),
   ],
   [

@@ -146,7 +146,7 @@ describe('the studio’s settings', () => {
   const noteNaming = { scheme: 'scientific', spelling: 'usual', middleDo: 4 };
   const usual = {
     ...{ name: 'Weir House', timeZone: 'Europe/London', approach: {}, rules: {} },
-    ...{ noteNaming, readyQuestions: [] },
+    ...{ noteNaming, readyQuestions: [], ownOverlays: [] },
   };
 
   test('are changed on the version they were read from, and come with the session', async () => {

@@ -1,6 +1,6 @@
 import type { RuleTable } from '../limits/index.ts';
-import type { Approach } from '../shelf/index.ts';
-import type { Condition, Occasion, VoiceFile } from '../voice/index.ts';
+import type { Approach, OwnOverlay } from '../shelf/index.ts';
+import type { Condition, Occasion, PitchRange, VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.data.ts';
 import type { RoutineKind } from './kinds.ts';
 
@@ -24,6 +24,10 @@ export interface DayContext {
   readonly holdsOff?: boolean;
   /** Answers of the studio and of this student on what schools differ on; what is left out takes the default. */
   readonly approach?: Approach;
+  /** What this studio lays over steps besides the shipped overlays. */
+  readonly ownOverlays?: readonly OwnOverlay[];
+  /** Lowest and highest note of the piece in hand, in the octave of this voice. */
+  readonly songRange?: PitchRange;
   readonly now: string;
 }
 

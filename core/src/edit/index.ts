@@ -6,4 +6,5 @@ export {
   type Merged,
   type MergedFields,
 } from './merge-routines.ts';
+export { placeForStep } from './place-for-step.ts';
 export { applyPatch, type Patched, type RoutinePatch } from './routine-patch.ts';

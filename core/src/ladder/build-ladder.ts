@@ -1,6 +1,6 @@
 import { checkSettings, checkSlowestKey } from './check-settings.ts';
 import { addKeys } from './keys-by-hand.ts';
-import type { Ladder, LadderInput, PlannedKey, Rung, SkippedKey } from './ladder.types.ts';
+import type { Ladder, LadderInput, PlannedKey, Rung, SecondPass, SkippedKey } from './ladder.types.ts';
 import { planTravel } from './plan-travel.ts';
 import { routeInTime } from './route-in-time.ts';
 import { gapReason, gapSounded, zoneOf, zoneReason, zoneSounded } from './zones.ts';
@@ -82,6 +82,41 @@ export function ladderOf(input: LadderInput, keys: readonly PlannedKey[], stoppe
   };
 }
 
+/** The first time through ends so much before the second, and never before its own start. */
+function firstTimeOf(input: LadderInput, second: Ladder, { further }: SecondPass): LadderInput {
+  const { pattern, start, floor, ceiling } = input;
+  if (input.travel.startsWith('fall'))
+    return { ...input, floor: Math.min(start + pattern.low, Math.max(floor, (second.lowest ?? floor) + further)) };
+  return {
+    ...input,
+    ceiling: Math.max(start + pattern.high, Math.min(ceiling, (second.highest ?? ceiling) - further)),
+  };
+}
+
+/** A ladder, then the same once more and further; both within the limits, and each in its half of the time. */
+function twice(input: LadderInput, again: SecondPass): Ladder {
+  const { restBeats = USUAL_REST_BEATS, withinSeconds, maxKeys, step } = input;
+  const half = withinSeconds === undefined ? input : { ...input, withinSeconds: withinSeconds / 2 };
+  const longer = maxKeys === undefined ? half : { ...half, maxKeys: maxKeys + Math.ceil(again.further / step) };
+  const second = onePass(longer);
+  const first = onePass(firstTimeOf(half, second, again));
+  const last = first.rungs.at(-1);
+  const later = last ? last.endsAt + (restBeats * 60) / last.tempo : 0;
+  const moved = second.rungs.map((rung) => ({
+    ...rung,
+    startsAt: rung.startsAt + later,
+    singsAt: rung.singsAt + later,
+    endsAt: rung.endsAt + later,
+    pass: 2 as const,
+  }));
+  return {
+    ...second,
+    rungs: [...first.rungs, ...moved],
+    seconds: moved.at(-1)?.endsAt ?? first.seconds,
+    voicedSeconds: first.voicedSeconds + second.voicedSeconds,
+  };
+}
+
 /**
  * One pattern carried through the keys, never under `floor`, over `ceiling` or inside a zone.
  *
@@ -91,6 +126,10 @@ export function ladderOf(input: LadderInput, keys: readonly PlannedKey[], stoppe
  */
 export function buildLadder(input: LadderInput): Ladder {
   checkSettings(input);
+  return input.again && input.travel !== 'stay' ? twice(input, input.again) : onePass(input);
+}
+
+function onePass(input: LadderInput): Ladder {
   const { keys: planned, stoppedBy } = planTravel(input);
   const { keys, refused } = addKeys(input, planned);
   checkSlowestKey(input, keys.length);

@@ -37,6 +37,11 @@ function checkClock(input: LadderInput): void {
   }
 }
 
+function checkAgain({ again }: LadderInput): void {
+  if (again && !(Number.isInteger(again.further) && again.further >= 0))
+    throw badSetting('again.further', again.further, 'a whole number from 0', 0);
+}
+
 function checkNotes(input: LadderInput): void {
   for (const setting of ['start', 'floor', 'ceiling'] as const) {
     const value = input[setting];
@@ -84,6 +89,7 @@ function checkPlace({ pattern, start, floor, ceiling }: LadderInput): void {
 export function checkSettings(input: LadderInput): void {
   checkCounts(input);
   checkClock(input);
+  checkAgain(input);
   checkNotes(input);
   checkPlace(input);
 }

@@ -12,6 +12,7 @@ export {
   type Leg,
   type PlannedKey,
   type Rung,
+  type SecondPass,
   type SkippedKey,
   type Travel,
   type Zone,

@@ -44,6 +44,16 @@ export interface LadderInput {
   readonly restAfter?: { readonly keys: number; readonly seconds: number };
   /** Keys are thinned until the ladder takes no longer. */
   readonly withinSeconds?: number;
+  /** The same ladder a second time. */
+  readonly again?: SecondPass;
+}
+
+/** A second time through a ladder. */
+export interface SecondPass {
+  /** Semitones that it goes further than the first; it is the first that ends earlier where the limit is near. */
+  readonly further: number;
+  /** Only where nothing was marked in the first. */
+  readonly ifEasy?: boolean;
 }
 
 /** A key as the travel lays it out, before zones strike any. */
@@ -63,6 +73,8 @@ export interface Rung extends PlannedKey {
   readonly endsAt: number;
   readonly tempo: number;
   readonly zone: Zone;
+  /** Left out the first time through. */
+  readonly pass?: 2;
 }
 
 export interface SkippedKey {

@@ -11,6 +11,11 @@ export interface SirenInput {
   readonly ceiling: number;
   readonly lowShare: number;
   readonly highShare: number;
+  /** The ends as notes, MIDI, instead of shares; kept within floor and ceiling. */
+  readonly low?: number;
+  readonly high?: number;
+  /** Every second pass goes the other way round. */
+  readonly mirrored?: boolean;
   readonly shape: SirenShape;
   readonly repeats: number;
   readonly secondsEach: number;
@@ -34,10 +39,22 @@ export interface Siren {
   readonly voicedSeconds: number;
   readonly lowest: number | null;
   readonly highest: number | null;
+  /** Where it would have gone, had it not been moved clear of what is never sounded. */
+  readonly movedFrom?: PitchRange;
 }
 
 /** House choice: a piece narrower than a minor third is no glide any more. */
 const LEAST_PIECE = 3;
+
+/** House choice: a glide of which less than this share is left is moved clear of the zone, where it keeps as much. */
+const LEAST_SHARE = 0.5;
+
+const MIRRORED: Readonly<Record<SirenShape, SirenShape>> = {
+  up: 'down',
+  down: 'up',
+  'up-down': 'down-up',
+  'down-up': 'up-down',
+};
 
 const LEGS: Readonly<Record<SirenShape, readonly ('up' | 'down')[]>> = {
   up: ['up'],
@@ -101,7 +118,7 @@ function clearOfZones(note: number, input: SirenInput, outer: 1 | -1): number {
 }
 
 function layPass(input: SirenInput, pass: number, stretches: readonly PitchRange[], ends: PitchRange): SirenPiece[] {
-  const legs = LEGS[input.shape];
+  const legs = LEGS[input.mirrored && pass % 2 === 1 ? MIRRORED[input.shape] : input.shape];
   const legSeconds = input.secondsEach / legs.length;
   const passStart = pass * (input.secondsEach + input.restSeconds);
   const span = ends.high - ends.low;
@@ -116,28 +133,68 @@ function layPass(input: SirenInput, pass: number, stretches: readonly PitchRange
   });
 }
 
+const spanOf = ({ low, high }: PitchRange): number => high - low;
+
+/** The stretches wide enough to glide in. */
+function wideEnough(stretches: readonly PitchRange[]): readonly PitchRange[] {
+  return stretches.filter((stretch) => spanOf(stretch) >= LEAST_PIECE);
+}
+
+/** Where a glide would go if there were no zones. */
+function wantedEnds({ floor, ceiling, lowShare, highShare, low, high }: SirenInput): PitchRange {
+  const heightOf = (share: number): number => Math.round(floor + share * (ceiling - floor));
+  const kept = (note: number): number => Math.max(floor, Math.min(ceiling, note));
+  const ends = [kept(low ?? heightOf(lowShare)), kept(high ?? heightOf(highShare))];
+  return { low: Math.min(...ends), high: Math.max(...ends) };
+}
+
+/** The nearest place clear of every zone where at least half of a glide finds room; none where there is none. */
+function movedClear(wanted: PitchRange, { floor, ceiling, avoid = [] }: SirenInput): PitchRange | undefined {
+  const least = Math.max(LEAST_PIECE, LEAST_SHARE * spanOf(wanted));
+  const places = openStretches(floor, ceiling, avoid)
+    .filter((stretch) => spanOf(stretch) >= least)
+    .map((stretch) => {
+      const span = Math.min(spanOf(wanted), spanOf(stretch));
+      const low = Math.max(stretch.low, Math.min(stretch.high - span, wanted.low));
+      return { low, high: low + span };
+    });
+  const farness = (place: PitchRange): number => Math.abs(place.low - wanted.low) + Math.abs(place.high - wanted.high);
+  return places.sort((a, b) => farness(a) - farness(b))[0];
+}
+
+/** The ends of a glide and its stretches between the zones; moved clear of them where too little would be left of it. */
+function placed(input: SirenInput): {
+  readonly ends: PitchRange;
+  readonly stretches: readonly PitchRange[];
+  readonly movedFrom?: PitchRange;
+} {
+  const wanted = wantedEnds(input);
+  const tips = [clearOfZones(wanted.low, input, -1), clearOfZones(wanted.high, input, 1)];
+  const ends = { low: Math.min(...tips), high: Math.max(...tips) };
+  const stretches = openStretches(ends.low, ends.high, input.avoid ?? []);
+  const left = wideEnough(stretches).reduce((sum, stretch) => sum + spanOf(stretch), 0);
+  const moved = left < LEAST_SHARE * spanOf(wanted) ? movedClear(wanted, input) : undefined;
+  return moved && spanOf(moved) > left ? { ends: moved, stretches: [moved], movedFrom: wanted } : { ends, stretches };
+}
+
 /**
  * Lays a free glide between two heights of the range. It never crosses a zone: an end inside one moves out, a zone in
- * the middle splits the glide, pieces under a third are left out with the reason.
+ * the middle splits the glide, pieces under a third are left out with the reason; where less than half would be left,
+ * the whole glide moves to the nearest place clear of the zone that holds at least half of it.
  *
  * @throws LadderError `BAD_SETTING`, `SPAN_EXCEEDS_RANGE`
  * @example floor 58, ceiling 76, 0.1 to 0.6, up-down: 60 to 69 and back
  */
 export function buildSiren(input: SirenInput): Siren {
   checkSiren(input);
-  const { floor, ceiling } = input;
-  const heightOf = (share: number): number => Math.round(floor + share * (ceiling - floor));
-  const shares = [input.lowShare, input.highShare].sort((a, b) => a - b);
-  const low = clearOfZones(heightOf(shares[0] ?? 0), input, -1);
-  const high = clearOfZones(heightOf(shares[1] ?? 1), input, 1);
-  const ends = { low: Math.min(low, high), high: Math.max(low, high) };
-  const stretches = openStretches(ends.low, ends.high, input.avoid ?? []);
-  const sung = stretches.filter((stretch) => stretch.high - stretch.low >= LEAST_PIECE);
+  const { ends, stretches, movedFrom } = placed(input);
+  const sung = wideEnough(stretches);
   const pieces = Array.from({ length: input.repeats }, (_, pass) => layPass(input, pass, sung, ends)).flat();
   return {
     pieces,
+    ...(movedFrom && { movedFrom }),
     skipped: stretches
-      .filter((stretch) => stretch.high - stretch.low < LEAST_PIECE)
+      .filter((stretch) => !sung.includes(stretch))
       .map((stretch) => ({ from: stretch.low, to: stretch.high, reason: 'Under a third is left of the glide here.' })),
     seconds: pieces.length > 0 ? input.repeats * (input.secondsEach + input.restSeconds) - input.restSeconds : 0,
     voicedSeconds: pieces.reduce((sum, piece) => sum + piece.endsAt - piece.startsAt, 0),

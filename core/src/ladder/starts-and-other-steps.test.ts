@@ -60,10 +60,26 @@ describe('glides', () => {
       0,
     ],
     ['pieces under a third are left out', { avoid: [{ low: 62, high: 63 }], shape: 'up' }, [[64, 69]], 1],
+    ['ends as notes, within the limits', { low: 50, high: 63, shape: 'up' }, [[58, 63]], 0],
+    ['of which too little is left, it moves clear', { avoid: [{ low: 61, high: 67 }], shape: 'up' }, [[68, 76]], 0],
+    ['no further than it must', { low: 60, high: 66, avoid: [{ low: 60, high: 62 }], shape: 'up' }, [[63, 66]], 1],
+    ['where half of it finds no room it stays', { avoid: [{ low: 61, high: 73 }], shape: 'up' }, [], 2],
   ])('%s', (_, change, expected, skipped) => {
     const { pieces, skipped: left } = buildSiren({ ...siren, ...change });
     expect(pieces.filter(({ pass }) => pass === 0).map(({ from, to }) => [from, to])).toEqual(expected);
     expect(left).toHaveLength(skipped);
+  });
+
+  test('where it was moved from is told, and nothing where it was not', () => {
+    expect(buildSiren({ ...siren, avoid: [{ low: 61, high: 67 }] }).movedFrom).toEqual({ low: 60, high: 69 });
+    expect(buildSiren({ ...siren, avoid: [{ low: 69, high: 70 }] }).movedFrom).toBeUndefined();
+  });
+
+  test('every second one goes the other way round', () => {
+    const starts = ({ pieces }: ReturnType<typeof buildSiren>) =>
+      [0, 1, 2].map((pass) => pieces.find((piece) => piece.pass === pass)?.from);
+    expect(starts(buildSiren({ ...siren, mirrored: true }))).toEqual([60, 69, 60]);
+    expect(starts(buildSiren({ ...siren, shape: 'down', mirrored: true }))).toEqual([69, 60, 69]);
   });
 
   test.each<[Partial<SirenInput>, string]>([

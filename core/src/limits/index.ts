@@ -1,3 +1,4 @@
+export { LIMIT_ANCHORS, limitByRule, type LimitAnchor, type LimitRule } from './anchors.ts';
 export { changeRules, isRulePath, ruleFigure, type RuleChanges } from './change-rules.ts';
 export { ruleChangesSchema } from './rule-changes.schema.ts';
 export { RANGE_NAMES, RANGE_ROWS } from './range-rows.ts';

@@ -14,9 +14,11 @@ export const changing: Rule = (ledger, { context, rules }) => {
 
 /** 10. The teacher's own note replaces what the rules came to. */
 export const override: Rule = (ledger, { context, rules }) => {
-  const line = { ...lineOf('override', 'set by the teacher', rules), source: TEACHER };
-  const move = (at: Ledger, side: Side): Ledger =>
-    shift(at, side, (context.override?.[side] ?? at[side]) - at[side], line);
+  const move = (at: Ledger, side: Side): Ledger => {
+    const label = context.override?.rules?.[side] ?? 'set by the teacher';
+    const line = { ...lineOf('override', label, rules), source: TEACHER };
+    return shift(at, side, (context.override?.[side] ?? at[side]) - at[side], line);
+  };
   return move(move(ledger, 'floor'), 'ceiling');
 };
 

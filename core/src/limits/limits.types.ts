@@ -162,7 +162,12 @@ export interface LimitContext {
   /** Deltas in semitones. */
   readonly advice?: { readonly ceiling?: number; readonly floor?: number };
   /** Notes. */
-  readonly override?: { readonly floor?: number; readonly ceiling?: number };
+  readonly override?: {
+    readonly floor?: number;
+    readonly ceiling?: number;
+    /** The rule a note comes from, in words; left out it was set as a note. */
+    readonly rules?: { readonly floor?: string; readonly ceiling?: string };
+  };
   readonly rules?: RuleTable;
   /** ISO instant. */
   readonly now: string;

@@ -38,6 +38,7 @@ export const REVIEW_SOURCES = {
   'short-cool-down':
     'House reading of usual practice: a seventh of the minutes, more after heavy work; the rule table.',
   'few-keys': 'House reading of usual practice: five keys outward, three where colour is worked on.',
+  'glide-moved': 'The zones on the voice file, which nothing passes.',
   'glide-over-gap': 'The gaps found in the range check; they bind every note that is held.',
   'cannot-be-sung': 'The limits of this voice today; each line of them is in the ledger.',
   caution: 'The cautions page and what is on file; this is never muted.',

@@ -5,6 +5,7 @@ import { dayIs, strongest, type AvoidZone } from '../voice/index.ts';
 import { writeInterval, writeNote } from '../pitch/index.ts';
 import type { LaidStep } from '../routine/index.ts';
 import { removeFix, swapFix } from './find-relative.ts';
+import { ownStartFixes } from './own-start.ts';
 import type { Fix, ReviewContext, Rule, Said } from './finding.types.ts';
 
 /** Problems of a step that are cautions, not keys. */
@@ -26,7 +27,8 @@ const CLEARED_BY_CODE: Readonly<Record<string, 'start' | 'ceiling'>> = {
   LIMITS_CROSS: 'ceiling',
 };
 
-const problems: Rule = ({ steps, context }) => {
+const problems: Rule = (reviewed) => {
+  const { steps, context } = reviewed;
   return steps.flatMap((step): readonly Said[] => {
     const { id, exercise, problem } = step;
     if (!problem) return [];
@@ -36,7 +38,12 @@ const problems: Rule = ({ steps, context }) => {
       ? [
           {
             label: 'Back to what the voice proposes',
-            patch: { op: 'set', stepId: id, settings: {}, clear: [cleared, 'floor'] },
+            patch: {
+              op: 'set',
+              stepId: id,
+              settings: {},
+              clear: [cleared, 'floor', 'startRule', 'floorRule', 'ceilingRule'],
+            },
           },
         ]
       : [];
@@ -46,7 +53,7 @@ const problems: Rule = ({ steps, context }) => {
         severity: isCaution ? 'stop' : 'warn',
         stepId: id,
         message: `${exercise.name}: ${problem.message}`,
-        fixes: [...back, ...swapFix({ id, exercise }, steps, context), removeFix(id)],
+        fixes: [...ownStartFixes(step, reviewed), ...back, ...swapFix({ id, exercise }, steps, context), removeFix(id)],
       },
     ];
   });
@@ -67,7 +74,10 @@ const ownTop: Rule = ({ steps }) =>
         stepId: id,
         message: `The ${end} of “${exercise.name}” is set by hand to ${writeNote(raised.result)}, past today’s limit.`,
         fixes: [
-          { label: 'Back to today’s limit', patch: { op: 'set', stepId: id, settings: {}, clear: [raised.side] } },
+          {
+            label: 'Back to today’s limit',
+            patch: { op: 'set', stepId: id, settings: {}, clear: [raised.side, `${raised.side}Rule`] },
+          },
         ],
       },
     ];
@@ -215,5 +225,31 @@ const glides: Rule = ({ sung, context }) =>
     ];
   });
 
+/** A glide that would have lost more than half to what is never sounded is sung beside it, and says so. */
+const movedGlides: Rule = ({ sung }) =>
+  sung.flatMap(({ id, exercise, laid, lowest, highest }): readonly Said[] => {
+    const from = laid?.kind === 'siren' ? laid.siren.movedFrom : undefined;
+    if (!from || lowest === null || highest === null) return [];
+    return [
+      {
+        rule: 'glide-moved',
+        severity: 'note',
+        stepId: id,
+        message: `“${exercise.name}” glides ${writeInterval({ low: lowest, high: highest })} instead of ${writeInterval(from)}, clear of what is never sounded.`,
+        fixes: [removeFix(id)],
+      },
+    ];
+  });
+
 /** Rules on what this voice may do today. */
-export const VOICE_RULES: readonly Rule[] = [problems, ownTop, needs, grit, otherVoices, fastBreaths, zones, glides];
+export const VOICE_RULES: readonly Rule[] = [
+  problems,
+  ownTop,
+  needs,
+  grit,
+  otherVoices,
+  fastBreaths,
+  zones,
+  glides,
+  movedGlides,
+];

@@ -1,5 +1,5 @@
 import type { Rung } from '../ladder/index.ts';
-import { helpPlan, type Help } from '../shelf/index.ts';
+import { helpPlan, type Help, type HelpChoice } from '../shelf/index.ts';
 
 /** How one key is sung: who sounds in it, and in which manner. */
 export interface KeyWay {
@@ -25,20 +25,33 @@ export function keysOf<T extends Passed>(rungs: readonly T[]): readonly T[] {
   return rungs.filter((_, index) => keys[index] !== keys[index - 1]);
 }
 
+/** Times a key is gone through for each time it is sung. */
+export function timesFor(choice: HelpChoice | undefined): number {
+  return choice === 'shown-then-sung' ? 2 : 1;
+}
+
 /**
  * How each rung of a ladder is sung: help by key, manners by pass, begun again in each key.
  *
  * @param manners ways in which one key is sung before moving, in order; empty where there is one way
+ * @param choice who sounds in every key; left out, as the plan of help has it
  */
-export function keyWays(rungs: readonly Passed[], manners: readonly string[], isNew: boolean): readonly KeyWay[] {
+export function keyWays(
+  rungs: readonly Passed[],
+  manners: readonly string[],
+  isNew: boolean,
+  choice?: HelpChoice,
+): readonly KeyWay[] {
   const keys = keyIndexes(rungs);
   const count = (keys.at(-1) ?? -1) + 1;
   const helps = helpPlan(count, isNew);
   // A step of one key that is new is shown once, and the same key is then sung.
   const isShownAndSung = isNew && count === 1 && rungs.length > 1;
   return keys.map((key, index) => {
-    const manner = manners[(index - keys.indexOf(key)) % Math.max(1, manners.length)];
-    const help = isShownAndSung && index > 0 ? 'together' : (helps[key] ?? 'together');
+    const time = index - keys.indexOf(key);
+    const manner = manners[Math.floor(time / timesFor(choice)) % Math.max(1, manners.length)];
+    const planned = isShownAndSung && index > 0 ? 'together' : (helps[key] ?? 'together');
+    const help = choice === 'shown-then-sung' ? (time % 2 === 0 ? 'shown' : 'cue-only') : (choice ?? planned);
     return { help, ...(manner !== undefined && { manner }) };
   });
 }

@@ -4,7 +4,7 @@ import { USUAL_RULES, type Limits } from '../limits/index.ts';
 import { narrowPattern, type Pattern } from '../pattern/index.ts';
 import { patternOfWork, type Exercise, type PatternWork } from '../shelf/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
-import { keyWays } from './key-ways.ts';
+import { keyWays, timesFor } from './key-ways.ts';
 import type { LaidLadder, RoutineContext } from './routine.types.ts';
 import type { StepSettings } from './step.schema.ts';
 
@@ -28,7 +28,7 @@ function narrowedTo(pattern: Pattern, span: number | undefined): Pattern {
 /** The ladder of an input; a new one of a single key is gone through twice, since the first time is only shown. */
 function shownAndSung(planned: LadderInput, isNew: boolean): { readonly input: LadderInput; readonly ladder: Ladder } {
   const ladder = buildLadder(planned);
-  if (!isNew || ladder.rungs.length !== 1) return { input: planned, ladder };
+  if (!isNew || planned.timesPerKey !== 1 || ladder.rungs.length !== 1) return { input: planned, ladder };
   const input = { ...planned, timesPerKey: 2 };
   return { input, ladder: buildLadder(input) };
 }
@@ -48,7 +48,7 @@ export function layLadder(
   const pattern = inOneBreath(openingPattern(narrowed, sungSteps, context), tempo, context);
   const voice = voiceOf(context.voice);
   const { floor, ceiling } = limits;
-  const proposal = proposeStart({ pattern, floor, ceiling, placement: work.placement, voice });
+  const proposal = proposeStart({ pattern, floor, ceiling, placement: settings.startRule ?? work.placement, voice });
   const travel = settings.travel ?? work.travel;
   const isFromAbove = work !== written || travel.startsWith('fall');
   const highest = isFromAbove ? middleStart(context, baseOf(limits), pattern.high) : null;
@@ -65,12 +65,14 @@ export function layLadder(
     step,
     travel,
     ...(returnStep !== undefined && { returnStep }),
-    timesPerKey: (settings.timesPerKey ?? work.timesPerKey) * Math.max(1, manners.length),
+    timesPerKey: (settings.timesPerKey ?? work.timesPerKey) * Math.max(1, manners.length) * timesFor(settings.help),
     ...(maxKeys !== undefined && { maxKeys }),
     touchLimit: settings.touchLimit ?? goesToTheEnd(context.approach),
     tempo,
-    cueBeats: work.cueBeats,
-    restBeats: work.restBeats,
+    ...(settings.tempoStep !== undefined && { tempoStep: settings.tempoStep }),
+    cueBeats: settings.cueBeats ?? work.cueBeats,
+    restBeats: settings.restBeats ?? work.restBeats,
+    ...(settings.again && { again: settings.again }),
     avoid: neverSounded(context.voice),
     ...(context.voice.gaps && { gaps: context.voice.gaps }),
     ...(voice.bridges && { bridges: voice.bridges }),
@@ -86,7 +88,7 @@ export function layLadder(
     pattern,
     input,
     ladder,
-    ways: keyWays(ladder.rungs, manners, isNew),
+    ways: keyWays(ladder.rungs, manners, isNew, settings.help),
     proposal: proposal ?? { start: input.start, movedBy: 0 },
   };
 }

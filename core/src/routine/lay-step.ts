@@ -1,7 +1,14 @@
 import { type StepProblem, asTaught, leftOutToday, turnedSiren } from '../day/index.ts';
 import { SoftLarkError, LadderError } from '../errors.ts';
 import { buildSiren } from '../ladder/index.ts';
-import { resolveLimits, type LimitContext, type Limits } from '../limits/index.ts';
+import {
+  limitByRule,
+  resolveLimits,
+  USUAL_RULES,
+  type LimitContext,
+  type LimitRule,
+  type Limits,
+} from '../limits/index.ts';
 import { narrowPattern, formatPattern } from '../pattern/index.ts';
 import {
   heavyBelowTop,
@@ -10,13 +17,14 @@ import {
   overlayFor,
   patternOfWork,
   type Exercise,
+  type GlideEnd,
   type Work,
 } from '../shelf/index.ts';
 import { courseOf } from '../still/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
 import { layLadder } from './lay-ladder.ts';
 import type { LaidLadder, LaidSiren, LaidStep, RoutineContext } from './routine.types.ts';
-import { withFigures, withLength } from './step-figures.ts';
+import { withLength, withSettings } from './step-figures.ts';
 import type { RoutineStep, StepSettings } from './step.schema.ts';
 
 /** House default, a teacher's setting: seconds to explain an exercise the student does not know yet, and a known one. */
@@ -38,13 +46,31 @@ function problemOf(cause: unknown): StepProblem {
   return { code, message, remedy, ...(cause instanceof LadderError && { nearest: cause.nearest }) };
 }
 
+/** The ends a teacher set for a step: as a note, else by rule. */
+function limitsByHand(
+  { floor, ceiling, floorRule, ceilingRule }: StepSettings,
+  { voice, rules = USUAL_RULES, songRange }: RoutineContext,
+): NonNullable<LimitContext['override']> {
+  const byRule = (rule: LimitRule | undefined, side: 'floor' | 'ceiling') =>
+    rule && limitByRule(rule, side, voiceOf(voice), rules, songRange);
+  const low = floor === undefined ? byRule(floorRule, 'floor') : { note: floor };
+  const high = ceiling === undefined ? byRule(ceilingRule, 'ceiling') : { note: ceiling };
+  return {
+    ...(low && { floor: low.note }),
+    ...(high && { ceiling: high.note }),
+    rules: {
+      ...(low && 'label' in low && { floor: low.label }),
+      ...(high && 'label' in high && { ceiling: high.label }),
+    },
+  };
+}
+
 function limitContextOf(
   exercise: Exercise,
   settings: StepSettings,
   context: RoutineContext,
   sungSteps: number,
 ): LimitContext {
-  const { floor, ceiling } = settings;
   const heavyBelow = heavyBelowTop(exercise) ?? (isHeavyWork(exercise) ? 0 : null);
   return {
     voice: voiceOf(context.voice),
@@ -64,7 +90,7 @@ function limitContextOf(
     occasion: context.occasion,
     ...(context.hoursToPerformance !== undefined && { hoursToPerformance: context.hoursToPerformance }),
     ...(context.rules && { rules: context.rules }),
-    override: { ...(floor !== undefined && { floor }), ...(ceiling !== undefined && { ceiling }) },
+    override: limitsByHand(settings, context),
     now: context.now,
   };
 }
@@ -75,12 +101,16 @@ function laySiren(
   context: RoutineContext,
   limits: Limits,
 ): LaidSiren {
+  const noteOf = (end: GlideEnd): number => (end.from === 'note' ? end.note : limits.floor + end.semitones);
   const siren = buildSiren({
     floor: limits.floor,
     ceiling: limits.ceiling,
     lowShare: work.lowShare,
     highShare: work.highShare,
+    ...(work.lowEnd && { low: noteOf(work.lowEnd) }),
+    ...(work.highEnd && { high: noteOf(work.highEnd) }),
     shape: turnedSiren(work.shape, context),
+    ...(work.mirrored && { mirrored: true }),
     repeats: settings.repeats ?? work.repeats,
     secondsEach: work.secondsEach,
     restSeconds: work.restSeconds,
@@ -180,11 +210,11 @@ export function layStep(
   sungSteps: number,
   startsAt: number,
 ): LaidStep {
-  const exercise = asTaught(withFigures(written, step.settings), context);
+  const exercise = asTaught(withSettings(written, step.settings), context);
   const isNew = !context.known.has(exercise.id);
   const { whenNew, whenKnown } = context.setUp ?? USUAL_SET_UP;
   const overlay = overlayFor(exercise, step.settings.overlay, context);
-  const setUpSeconds = (isNew ? whenNew : whenKnown) + (overlay?.setUpSeconds ?? 0);
+  const setUpSeconds = step.settings.setUpSeconds ?? (isNew ? whenNew : whenKnown) + (overlay?.setUpSeconds ?? 0);
   const { workSeconds, ...outcome } = workOut(exercise, step.settings, context, sungSteps);
   const seconds = outcome.problem && outcome.lowest === null && workSeconds === 0 ? 0 : setUpSeconds + workSeconds;
   const plain = { id: step.id, exercise, settings: step.settings, isNew, startsAt, setUpSeconds, seconds, ...outcome };

@@ -25,9 +25,26 @@ function workWith(work: Work, figures: NonNullable<StepSettings['figures']>): Wo
   }
 }
 
-/** An exercise with the figures of one step; what the step leaves out is the exercise’s own. */
-export function withFigures(exercise: Exercise, { figures }: StepSettings): Exercise {
-  return figures ? { ...exercise, work: workWith(exercise.work, figures) } : exercise;
+/** Work sung on other syllables, whatever the height of the key. */
+function onSyllables(work: Work, syllables: string): Work {
+  switch (work.kind) {
+    case 'pattern':
+      return { ...work, syllables, syllablesAt: {} };
+    case 'siren':
+    case 'breath':
+      return { ...work, syllables };
+    case 'timed':
+    case 'spoken':
+      return work;
+  }
+}
+
+/** An exercise with what one step sets of its work; what the step leaves out is the exercise’s own. */
+export function withSettings(exercise: Exercise, { figures, syllables, manners }: StepSettings): Exercise {
+  if (!figures && syllables === undefined && !manners) return exercise;
+  const figured = figures ? workWith(exercise.work, figures) : exercise.work;
+  const work = syllables === undefined ? figured : onSyllables(figured, syllables);
+  return { ...exercise, work, ...(manners && { manners: [...manners] }) };
 }
 
 /** Work without pitch as long as a step wants it: its rounds, or its seconds. */

@@ -1,9 +1,23 @@
 import { z } from 'zod';
 import { exerciseId, line, lines, midiNote, whole, type ReadonlyDeep } from '../fields.schema.ts';
-import { TRAVELS } from '../ladder/index.ts';
+import { PLACEMENT_RULES, TRAVELS } from '../ladder/index.ts';
+import { LIMIT_ANCHORS } from '../limits/index.ts';
+import { LONGEST_TEXT } from '../pattern/index.ts';
+import { HELP_CHOICES } from '../shelf/index.ts';
 
 /** House limits; nobody sings more of it. */
-const MOST = { step: 12, keys: 48, timesPerKey: 8, seconds: 900, repeats: 30 };
+const MOST = {
+  step: 12,
+  keys: 48,
+  timesPerKey: 8,
+  seconds: 900,
+  repeats: 30,
+  setUpSeconds: 300,
+  beats: 16,
+  tempoStep: 12,
+  further: 12,
+  manners: 8,
+};
 const seconds = whole(5, MOST.seconds);
 
 /**
@@ -36,9 +50,17 @@ const figures = z.strictObject(
   ) as { [Name in FigureName]: z.ZodExactOptional<z.ZodNumber> },
 );
 
+/** A start by rule, such as three semitones over the lowest that is comfortable. */
+const startRule = z.strictObject({ rule: z.enum(PLACEMENT_RULES), semitones: whole(-12, 24) });
+
+/** An end by rule, such as two semitones under the bridge. */
+const limitRule = z.strictObject({ from: z.enum(LIMIT_ANCHORS), by: whole(-12, 12) });
+
 /** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
 const stepSettingsSchema = z.strictObject({
   start: midiNote.exactOptional(),
+  /** Where it starts instead, where no note is set. */
+  startRule: startRule.exactOptional(),
   step: whole(1, MOST.step).exactOptional(),
   returnStep: whole(1, MOST.step).exactOptional(),
   travel: z.enum(TRAVELS).exactOptional(),
@@ -47,14 +69,31 @@ const stepSettingsSchema = z.strictObject({
   touchLimit: z.boolean().exactOptional(),
   /** Beats per minute. */
   tempo: z.number().min(30).max(240).exactOptional(),
+  /** Beats per minute more in each new key. */
+  tempoStep: z.number().min(-MOST.tempoStep).max(MOST.tempoStep).exactOptional(),
   /** The teacher's own limits for this step, MIDI. */
   floor: midiNote.exactOptional(),
   ceiling: midiNote.exactOptional(),
+  /** The same by rule, where no note is set. */
+  floorRule: limitRule.exactOptional(),
+  ceilingRule: limitRule.exactOptional(),
+  /** The ladder once more, so many semitones further. */
+  again: z.strictObject({ further: whole(0, MOST.further), ifEasy: z.boolean().exactOptional() }).exactOptional(),
   /** Tonics left out by hand, and tonics put in; MIDI. */
   struck: z.array(midiNote).max(MOST.keys).exactOptional(),
   added: z.array(midiNote).max(MOST.keys).exactOptional(),
   /** The tune is kept within so many semitones from its lowest note; what lies higher is left out. */
   narrowTo: whole(2, 36).exactOptional(),
+  /** Sung on these instead. */
+  syllables: line(LONGEST_TEXT).exactOptional(),
+  /** Ways in which each key is sung, in order; none for one way. */
+  manners: z.array(line(120)).max(MOST.manners).exactOptional(),
+  /** Who sounds, in every key. */
+  help: z.enum(HELP_CHOICES).exactOptional(),
+  /** Beats the new key’s chord takes, and the breath after it. */
+  cueBeats: z.number().min(0).max(MOST.beats).exactOptional(),
+  restBeats: z.number().min(0).max(MOST.beats).exactOptional(),
+  setUpSeconds: whole(0, MOST.setUpSeconds).exactOptional(),
   /** A ladder’s keys are thinned until it takes no longer, set-up not counted. */
   withinSeconds: seconds.exactOptional(),
   /** Length of a timed step. */
@@ -66,7 +105,8 @@ const stepSettingsSchema = z.strictObject({
   /** Something laid over the step, the id of an overlay. */
   overlay: z
     .string()
-    .regex(/^[a-z]+(-[a-z]+)*$/)
+    .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/)
+    .max(64)
     .exactOptional(),
   /** It pulls against another step on purpose. */
   contrast: z.boolean().exactOptional(),

@@ -36,6 +36,26 @@ describe('conduct', () => {
     return conduct(first, { type: 'next-step', id: id(), heard: false });
   };
 
+  test('a second time through waits for an easy first one; without that wish it comes in any case', () => {
+    const twice = (ifEasy: boolean): RunState =>
+      play(
+        startRun(
+          layRoutine(
+            [step('up-and-down-five', { maxKeys: 2, travel: 'rise', again: { further: 1, ifEasy } })],
+            contextOf(),
+          ),
+        ),
+        'next',
+      );
+    const marked = (state: RunState): RunState => conduct(state, { type: 'mark', mark: 'strain', id: id() });
+    expect(sungKeys(play(twice(true), 'next', 'next', 'next', 'next', 'next'))).toMatch(/^(\S+) (\S+) \1 \2 \S+$/);
+    const ended = play(marked(twice(true)), 'next', 'next');
+    expect([ended.phase, ended.sung.length]).toEqual(['finished', 2]);
+    expect(play(marked(twice(false)), 'next', 'next').phase).toBe('singing');
+    // What goes hard the second time does not end it.
+    expect(play(marked(play(twice(true), 'next', 'next')), 'next').phase).toBe('singing');
+  });
+
   test('a step without pitch that is left says how far it came; one that never began was passed over', () => {
     const over = onHiss();
     expect(over.results).toMatchObject([{ exerciseId: 'standing-check', outcome: 'passed-over', seconds: 0 }]);

@@ -77,9 +77,17 @@ function helped(state: RunState): RunState {
   );
 }
 
+/** Whether what comes next is a second time that waits for an easy first one, and the first was not. */
+function isSecondTimeOff({ steps, stepIndex, keyIndex, sung }: RunState): boolean {
+  const step = steps[stepIndex];
+  const [now, next] = [step?.keys[keyIndex], step?.keys[keyIndex + 1]];
+  if (!step?.ladder?.again?.ifEasy || next?.pass !== 2 || now?.pass === 2) return false;
+  return sung.some((key) => key.stepId === step.stepId && isMissed(key));
+}
+
 function advance(state: RunState): RunState {
   const step = currentStep(state);
-  const hasMore = step !== undefined && state.keyIndex + 1 < step.keys.length;
+  const hasMore = step !== undefined && state.keyIndex + 1 < step.keys.length && !isSecondTimeOff(state);
   return hasMore
     ? helped({ ...state, keyIndex: state.keyIndex + 1, phase: 'singing' })
     : toStep(state, state.stepIndex + 1);

@@ -14,6 +14,7 @@ export function runKeysOf(ladder: Ladder, ways: readonly KeyWay[]): readonly Run
     zone: rung.zone,
     cueSeconds: rung.singsAt - rung.startsAt,
     seconds: (ladder.rungs[index + 1]?.startsAt ?? rung.endsAt) - rung.startsAt,
+    ...(rung.pass && { pass: rung.pass }),
     ...ways[index],
   }));
 }
@@ -56,6 +57,7 @@ export function runStepOf(step: LaidStep): RunStep {
     ...(laid?.kind === 'still' && { course: laid.course }),
     ...(overlay && { overlay: overlay.name }),
     ...(resistance !== undefined && { resistance }),
+    ...(step.settings.syllables !== undefined && { syllables: step.settings.syllables }),
     ...(step.settings.cue !== undefined && { cue: step.settings.cue }),
     ...(wantsMirror(exercise, overlay) && { mirror: true }),
   };

@@ -18,6 +18,8 @@ export interface RunKey {
   /** Who sounds; left out for the passes of a glide. */
   readonly help?: Help;
   readonly manner?: string;
+  /** Left out the first time through the ladder. */
+  readonly pass?: 2;
 }
 
 /** A step as it stands in the run; a step without pitch has no keys. */
@@ -38,6 +40,8 @@ export interface RunStep {
   readonly overlay?: string;
   /** What happens when, in a step without pitch. */
   readonly course?: StillCourse;
+  /** Sung on these instead of the exercise’s own. */
+  readonly syllables?: string;
   /** What the teacher wanted to say here, instead of the exercise’s own cues. */
   readonly cue?: string;
   /** It is watched in a mirror. */

@@ -2,6 +2,10 @@
 export const HELPS = ['shown', 'together', 'cue-only', 'alone'] as const;
 export type Help = (typeof HELPS)[number];
 
+/** Who sounds in every key of a step: one way throughout, or each key shown and then sung. */
+export const HELP_CHOICES = ['shown-then-sung', 'together', 'cue-only', 'alone'] as const;
+export type HelpChoice = (typeof HELP_CHOICES)[number];
+
 /**
  * Who sounds in each key of a step. New: one key shown, two together, then the cue only, the last key alone. Known: the
  * cue only, the last key alone.

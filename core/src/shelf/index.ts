@@ -8,15 +8,19 @@ export {
   ANSWERED_MARKS,
   CUE_PLACES,
   exerciseSchema,
-  isStillWork,
   LEVELS,
+  SENSES,
+  type Cue,
+  type Exercise,
+  type WrittenExercise,
+} from './exercise.schema.ts';
+export {
+  isStillWork,
   LINE_ORDERS,
   PROMPT_SIDES,
   promptOf,
-  SENSES,
   type BreathWork,
-  type Cue,
-  type Exercise,
+  type GlideEnd,
   type PatternWork,
   type Prompt,
   type SirenWork,
@@ -24,8 +28,7 @@ export {
   type StillWork,
   type TimedWork,
   type Work,
-  type WrittenExercise,
-} from './exercise.schema.ts';
+} from './work.schema.ts';
 export {
   isForVoice,
   isNoLouder,
@@ -36,9 +39,16 @@ export {
   syllablesFor,
 } from './pattern-of.ts';
 export { hasHeavyNotes, isHeavyWork, heavyBelowTop, isHeavyAt, isLoudAt } from './note-qualities.ts';
-export { helpPlan, HELPS, type Help } from './help-plan.ts';
+export { HELP_CHOICES, helpPlan, HELPS, type Help, type HelpChoice } from './help-plan.ts';
 export { LEARNING_RULES, OVERLAYS, type Overlay } from './learning.data.ts';
 export { NOISES } from './noises.data.ts';
-export { overlayFor, takesOverlay, wantsMirror } from './overlays.ts';
+export { overlayFor, overlaysOf, takesOverlay, wantsMirror } from './overlays.ts';
+export {
+  MOST_OWN_OVERLAYS,
+  OVERLAY_TOUCHES,
+  ownOverlaySchema,
+  type OverlayTouch,
+  type OwnOverlay,
+} from './own-overlay.schema.ts';
 export { isPossibleWith, obstacleTo, relativeThatFits, substitutesFor, type Kept } from './relatives.ts';
 export { shippedExercises } from './shipped.ts';

@@ -2,9 +2,15 @@ import type { VoiceFile } from '../voice/index.ts';
 import type { Exercise } from './exercise.schema.ts';
 import { isSungWork } from './pattern-of.ts';
 import { OVERLAYS, type Overlay } from './learning.data.ts';
+import { overlayFromOwn, type OwnOverlay } from './own-overlay.schema.ts';
 
 /** Source: house choice; an overlay lies over a modest step, so that it is not done and watched at once. */
 const MODEST_LOAD = 2;
+
+/** What may be laid over steps in a studio: the shipped ones, then its own. */
+export function overlaysOf(ownOverlays: readonly OwnOverlay[] = []): readonly Overlay[] {
+  return [...OVERLAYS, ...ownOverlays.map(overlayFromOwn)];
+}
 
 /** Whether something may be laid over an exercise: modest, and sung or breathed. */
 export function takesOverlay(exercise: Pick<Exercise, 'load' | 'work' | 'stage'>): boolean {
@@ -21,6 +27,8 @@ export function wantsMirror(
 
 /** Who would do it, and on what day. */
 interface OverlayDay {
+  /** The teacher’s own, besides those that are shipped. */
+  readonly ownOverlays?: readonly OwnOverlay[];
   readonly voice?: Pick<VoiceFile, 'cautions' | 'obstacles'>;
   readonly breathOff?: boolean;
 }
@@ -33,9 +41,9 @@ interface OverlayDay {
 export function overlayFor(
   exercise: Pick<Exercise, 'load' | 'work' | 'stage'>,
   id: string | undefined,
-  { voice: { cautions = [], obstacles = [] } = {}, breathOff = false }: OverlayDay = {},
+  { voice: { cautions = [], obstacles = [] } = {}, breathOff = false, ownOverlays = [] }: OverlayDay = {},
 ): Overlay | undefined {
-  const overlay = takesOverlay(exercise) ? OVERLAYS.find((one) => one.id === id) : undefined;
+  const overlay = takesOverlay(exercise) ? overlaysOf(ownOverlays).find((one) => one.id === id) : undefined;
   if (!overlay) return undefined;
   const { notWith = [], notIf = [], notDizzy = false } = overlay;
   const isLeftOut =

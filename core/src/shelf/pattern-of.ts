@@ -1,5 +1,6 @@
 import { markPattern, parsePattern, type Pattern } from '../pattern/index.ts';
-import type { Exercise, PatternWork } from './exercise.schema.ts';
+import type { Exercise } from './exercise.schema.ts';
+import type { PatternWork } from './work.schema.ts';
 import { NOISES } from './noises.data.ts';
 
 /**

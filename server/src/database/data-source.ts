@@ -5,6 +5,7 @@ import { OwnExercises1764700000000 } from './migrations/1764700000000-own-exerci
 import { Mutes1765000000000 } from './migrations/1765000000000-mutes.ts';
 import { RoutineKinds1765100000000 } from './migrations/1765100000000-routine-kinds.ts';
 import { StepResults1766600000000 } from './migrations/1766600000000-step-results.ts';
+import { OwnOverlays1766700000000 } from './migrations/1766700000000-own-overlays.ts';
 import { StudioKeys1766500000000 } from './migrations/1766500000000-studio-keys.ts';
 import { Walls1766400000000 } from './migrations/1766400000000-walls.ts';
 import { WhatListsNeed1766300000000 } from './migrations/1766300000000-what-lists-need.ts';
@@ -37,6 +38,7 @@ export function dataSourceOptions(url: string, statementTimeoutMs = STATEMENT_TI
       Walls1766400000000,
       StudioKeys1766500000000,
       StepResults1766600000000,
+      OwnOverlays1766700000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -1,4 +1,4 @@
-import type { NoteNaming, ReadyQuestion, RuleChanges } from '@soft-lark/core';
+import type { NoteNaming, OwnOverlay, ReadyQuestion, RuleChanges } from '@soft-lark/core';
 import { Column, CreateDateColumn, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('studio')
@@ -31,6 +31,10 @@ export class Studio {
   /** Asked before the cool-down; nothing is asked where there are none. */
   @Column('jsonb', { name: 'ready_questions' })
   readyQuestions!: ReadyQuestion[];
+
+  /** Laid over steps, besides what is shipped. */
+  @Column('jsonb', { name: 'own_overlays' })
+  ownOverlays!: OwnOverlay[];
 
   @Column('integer')
   version!: number;

@@ -34,8 +34,8 @@ export class StudiosService {
 
   async settings(studioId: string): Promise<StudioDto> {
     const studio = await this.find(studioId);
-    const { name, timeZone, approach, rules, noteNaming, readyQuestions, version } = studio;
-    return { name, timeZone, approach, rules, noteNaming, readyQuestions, version };
+    const { name, timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, version } = studio;
+    return { name, timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, version };
   }
 
   /** Changes the studio's settings; a rule table that makes no sense is refused with its row. */
@@ -65,6 +65,7 @@ export class StudiosService {
         rules: {},
         noteNaming: USUAL_NAMING,
         readyQuestions: [],
+        ownOverlays: [],
         version: 1,
       });
       await manager.insert(Account, { id: signedIn.accountId, studioId: signedIn.studioId, name, email, passwordHash });
@@ -99,7 +100,7 @@ export class StudiosService {
     ]);
     if (!account || !studio)
       throw new Problem(401, 'SIGNED_OUT', 'This account is not there any more.', { remedy: 'Sign in again.' });
-    const { name: studioName, timeZone, isDemo, approach, rules, noteNaming, readyQuestions } = studio;
+    const { name: studioName, timeZone, isDemo, approach, rules, noteNaming, readyQuestions, ownOverlays } = studio;
     return {
       studioId,
       name: account.name,
@@ -110,6 +111,7 @@ export class StudiosService {
       rules,
       noteNaming,
       readyQuestions,
+      ownOverlays,
       fixedNow: this.clock.fixed,
       today: this.clock.today(timeZone).date,
     };

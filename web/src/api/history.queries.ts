@@ -1,16 +1,8 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
-import {
-  referenceOf,
-  songDemands,
-  songInOctaveOf,
-  voiceOf,
-  type SongDemands,
-  type StudentHistory,
-  type VoiceFile,
-} from '@soft-lark/core';
+import type { SongDemands, StudentHistory, VoiceFile } from '@soft-lark/core';
 import { useMemo } from 'react';
 import { api, dataOf, type Schemas } from './client.ts';
-import { songsQuery } from './songs.queries.ts';
+import { pieceInHand, songsQuery } from './songs.queries.ts';
 
 /** What the runs of a student say for a review and a draft. */
 export const historyQuery = (studentId: string) =>
@@ -31,10 +23,5 @@ export function historyFrom({ ease, stuck, ...figures }: Omit<Schemas['HistoryDt
 /** What the piece on a voice file asks of that voice, where the studio has a song of its name. */
 export function usePieceInHand(voice: VoiceFile): SongDemands | undefined {
   const songs = useQuery(songsQuery).data;
-  return useMemo(() => {
-    const piece = voice.piece?.trim().toLocaleLowerCase();
-    const found = piece && songs?.find(({ song }) => song.name.trim().toLocaleLowerCase() === piece);
-    if (!found) return undefined;
-    return songInOctaveOf(songDemands(found.song), voice.measured ?? referenceOf(voiceOf(voice)).comfortable);
-  }, [songs, voice]);
+  return useMemo(() => pieceInHand(voice, songs), [songs, voice]);
 }

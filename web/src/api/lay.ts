@@ -14,6 +14,7 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { sessionQuery, type Session } from './session.queries.ts';
+import { pieceInHand, songsQuery, type KeptSong } from './songs.queries.ts';
 import type { Student, StudentToday } from './students.queries.ts';
 
 /** A student's day, as the server says it and as the gate may have changed it. */
@@ -22,15 +23,26 @@ export type Day = Pick<StudentToday, 'student' | 'conditions' | 'breathOff' | 'h
   readonly hoursToPerformance?: number;
 };
 
-type StudioAnswers = Pick<Session, 'rules' | 'approach'>;
+/** What of a studio the figures of a day rest on. */
+type StudioAnswers = Pick<Session, 'rules' | 'approach' | 'ownOverlays'> & { readonly songs?: readonly KeptSong[] };
+
+/** The answers of the studio that is signed in, once they are here; they stay the same while nothing of them changes. */
+export function useStudioAnswers(): StudioAnswers | undefined {
+  const session = useQuery(sessionQuery).data;
+  const songs = useQuery(songsQuery).data;
+  return useMemo(() => session && { ...session, ...(songs && { songs }) }, [session, songs]);
+}
 
 /** The rule table of one student: the studio's figures over the reference, the student's over those. */
-export function rulesFor(studio: StudioAnswers | undefined, { voice }: Student): RuleTable {
+export function rulesFor(studio: Pick<StudioAnswers, 'rules'> | undefined, { voice }: Student): RuleTable {
   return changeRules(voice.rules ?? {}, 'this student', changeRules(studio?.rules ?? {}, 'the studio'));
 }
 
 /** The approach of one student: the studio's answers, the student's own over those. */
-export function approachFor(studio: StudioAnswers | undefined, { voice }: Pick<Student, 'voice'>): Approach {
+export function approachFor(
+  studio: Pick<StudioAnswers, 'approach'> | undefined,
+  { voice }: Pick<Student, 'voice'>,
+): Approach {
   return { ...studio?.approach, ...voice.approach };
 }
 
@@ -46,6 +58,7 @@ export function dayContext(
   exercises: ReadonlyMap<string, Exercise>,
   now: Date,
 ): Omit<RoutineContext, 'occasion'> {
+  const piece = pieceInHand(student.voice, studio?.songs);
   return {
     voice: student.voice,
     conditions,
@@ -57,6 +70,8 @@ export function dayContext(
     ...(allowance && { allowance }),
     ...(hoursToPerformance !== undefined && { hoursToPerformance }),
     approach: approachFor(studio, student),
+    ...(studio && { ownOverlays: studio.ownOverlays }),
+    ...(piece && { songRange: { low: piece.lowest, high: piece.highest } }),
     now: now.toISOString(),
   };
 }
@@ -68,7 +83,7 @@ export function useLay(): (
   exercises: ReadonlyMap<string, Exercise>,
   now: Date,
 ) => LaidRoutine {
-  const studio = useQuery(sessionQuery).data;
+  const studio = useStudioAnswers();
   return useCallback(
     (routine, day, exercises, now) =>
       layRoutine(routine.steps, { ...dayContext(day, studio, exercises, now), ...ofKind(routine.kind) }),
@@ -83,7 +98,7 @@ export function useRoutineContext(
   now: Date,
   kind: RoutineKind,
 ): RoutineContext {
-  const studio = useQuery(sessionQuery).data;
+  const studio = useStudioAnswers();
   return useMemo(
     () => ({ ...dayContext(day, studio, exercises, now), ...ofKind(kind) }),
     [day, studio, exercises, now, kind],

@@ -838,6 +838,7 @@ export interface components {
             rules: components["schemas"]["RuleChanges"];
             noteNaming: components["schemas"]["NoteNamingDto"];
             readyQuestions: components["schemas"]["ReadyQuestionDto"][];
+            ownOverlays: components["schemas"]["OwnOverlay"][];
             /** Format: date-time */
             fixedNow: string | null;
             /** Format: date */
@@ -860,6 +861,7 @@ export interface components {
             rules: components["schemas"]["RuleChanges"];
             noteNaming: components["schemas"]["NoteNamingDto"];
             readyQuestions: components["schemas"]["ReadyQuestionDto"][];
+            ownOverlays: components["schemas"]["OwnOverlay"][];
             /** Format: date-time */
             fixedNow: string | null;
             /** Format: date */
@@ -872,6 +874,7 @@ export interface components {
             rules: components["schemas"]["RuleChanges"];
             noteNaming: components["schemas"]["NoteNamingDto"];
             readyQuestions: components["schemas"]["ReadyQuestionDto"][];
+            ownOverlays: components["schemas"]["OwnOverlay"][];
             version: number;
         };
         NewPasswordDto: {
@@ -1131,7 +1134,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            rule: "over-budget" | "under-budget" | "many-exercises" | "much-explaining" | "short-cool-down" | "few-keys" | "glide-over-gap" | "cannot-be-sung" | "over-todays-limit" | "first-step" | "load-jump" | "no-occluded" | "little-occluded" | "needs-first" | "left-high" | "nothing-comes-down" | "no-cool-down" | "early-peak" | "same-purpose" | "key-jump" | "other-voices" | "fast-breaths" | "avoid-zone" | "old-check" | "estimated" | "extends-before-performance" | "new-before-performance" | "song-top" | "song-run" | "goal-untouched" | "load-above-usual" | "nothing-new" | "stuck" | "out-of-order" | "twice-the-same" | "contradiction" | "breath-share" | "extends" | "other-school";
+            rule: "over-budget" | "under-budget" | "many-exercises" | "much-explaining" | "short-cool-down" | "few-keys" | "glide-moved" | "glide-over-gap" | "cannot-be-sung" | "over-todays-limit" | "first-step" | "load-jump" | "no-occluded" | "little-occluded" | "needs-first" | "left-high" | "nothing-comes-down" | "no-cool-down" | "early-peak" | "same-purpose" | "key-jump" | "other-voices" | "fast-breaths" | "avoid-zone" | "old-check" | "estimated" | "extends-before-performance" | "new-before-performance" | "song-top" | "song-run" | "goal-untouched" | "load-above-usual" | "nothing-new" | "stuck" | "out-of-order" | "twice-the-same" | "contradiction" | "breath-share" | "extends" | "other-school";
             reason: string;
             /** Format: uuid */
             studentId?: string;
@@ -1337,6 +1340,13 @@ export interface components {
         RuleChanges: {
             [key: string]: number;
         };
+        OwnOverlay: {
+            id: string;
+            name: string;
+            text: string;
+            setUpSeconds: number;
+            touches: ("jaw" | "neck" | "belly" | "standing" | "balance")[];
+        };
         NoteRange: {
             low: number;
             high: number;
@@ -1347,6 +1357,11 @@ export interface components {
             exerciseId: string;
             settings: {
                 start?: number;
+                startRule?: {
+                    /** @enum {string} */
+                    rule: "low-anchor" | "high-anchor" | "bridge-anchor" | "speaking-pitch";
+                    semitones: number;
+                };
                 step?: number;
                 returnStep?: number;
                 /** @enum {string} */
@@ -1355,11 +1370,33 @@ export interface components {
                 timesPerKey?: number;
                 touchLimit?: boolean;
                 tempo?: number;
+                tempoStep?: number;
                 floor?: number;
                 ceiling?: number;
+                floorRule?: {
+                    /** @enum {string} */
+                    from: "bridge" | "comfortable" | "chest-top" | "song";
+                    by: number;
+                };
+                ceilingRule?: {
+                    /** @enum {string} */
+                    from: "bridge" | "comfortable" | "chest-top" | "song";
+                    by: number;
+                };
+                again?: {
+                    further: number;
+                    ifEasy?: boolean;
+                };
                 struck?: number[];
                 added?: number[];
                 narrowTo?: number;
+                syllables?: string;
+                manners?: string[];
+                /** @enum {string} */
+                help?: "shown-then-sung" | "together" | "cue-only" | "alone";
+                cueBeats?: number;
+                restBeats?: number;
+                setUpSeconds?: number;
                 withinSeconds?: number;
                 seconds?: number;
                 repeats?: number;
@@ -1983,8 +2020,27 @@ export interface operations {
                             kind: "siren";
                             lowShare: number;
                             highShare: number;
+                            lowEnd?: {
+                                /** @enum {string} */
+                                from: "floor";
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                from: "note";
+                                note: number;
+                            };
+                            highEnd?: {
+                                /** @enum {string} */
+                                from: "floor";
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                from: "note";
+                                note: number;
+                            };
                             /** @enum {string} */
                             shape: "up" | "down" | "up-down" | "down-up";
+                            mirrored?: boolean;
                             repeats: number;
                             secondsEach: number;
                             /** @default 2 */
@@ -2351,8 +2407,27 @@ export interface operations {
                                 kind: "siren";
                                 lowShare: number;
                                 highShare: number;
+                                lowEnd?: {
+                                    /** @enum {string} */
+                                    from: "floor";
+                                    semitones: number;
+                                } | {
+                                    /** @enum {string} */
+                                    from: "note";
+                                    note: number;
+                                };
+                                highEnd?: {
+                                    /** @enum {string} */
+                                    from: "floor";
+                                    semitones: number;
+                                } | {
+                                    /** @enum {string} */
+                                    from: "note";
+                                    note: number;
+                                };
                                 /** @enum {string} */
                                 shape: "up" | "down" | "up-down" | "down-up";
+                                mirrored?: boolean;
                                 repeats: number;
                                 secondsEach: number;
                                 /** @default 2 */
@@ -2637,8 +2712,27 @@ export interface operations {
                             kind: "siren";
                             lowShare: number;
                             highShare: number;
+                            lowEnd?: {
+                                /** @enum {string} */
+                                from: "floor";
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                from: "note";
+                                note: number;
+                            };
+                            highEnd?: {
+                                /** @enum {string} */
+                                from: "floor";
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                from: "note";
+                                note: number;
+                            };
                             /** @enum {string} */
                             shape: "up" | "down" | "up-down" | "down-up";
+                            mirrored?: boolean;
                             repeats: number;
                             secondsEach: number;
                             /** @default 2 */
@@ -2923,8 +3017,27 @@ export interface operations {
                             kind: "siren";
                             lowShare: number;
                             highShare: number;
+                            lowEnd?: {
+                                /** @enum {string} */
+                                from: "floor";
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                from: "note";
+                                note: number;
+                            };
+                            highEnd?: {
+                                /** @enum {string} */
+                                from: "floor";
+                                semitones: number;
+                            } | {
+                                /** @enum {string} */
+                                from: "note";
+                                note: number;
+                            };
                             /** @enum {string} */
                             shape: "up" | "down" | "up-down" | "down-up";
+                            mirrored?: boolean;
                             repeats: number;
                             secondsEach: number;
                             /** @default 2 */

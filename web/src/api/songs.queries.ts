@@ -1,5 +1,14 @@
 import { queryOptions } from '@tanstack/react-query';
-import { songSchema, type Song } from '@soft-lark/core';
+import {
+  referenceOf,
+  songDemands,
+  songInOctaveOf,
+  songSchema,
+  voiceOf,
+  type Song,
+  type SongDemands,
+  type VoiceFile,
+} from '@soft-lark/core';
 import { api, dataOf } from './client.ts';
 
 /** A song as it is kept in the studio. */
@@ -18,6 +27,14 @@ export const songsQuery = queryOptions({
       return read.success ? [{ id, version, song: read.data }] : [];
     }),
 });
+
+/** What the piece on a voice file asks of that voice, in its octave; nothing where no song has its name. */
+export function pieceInHand(voice: VoiceFile, songs: readonly KeptSong[] = []): SongDemands | undefined {
+  const piece = voice.piece?.trim().toLocaleLowerCase();
+  const found = piece && songs.find(({ song }) => song.name.trim().toLocaleLowerCase() === piece);
+  if (!found) return undefined;
+  return songInOctaveOf(songDemands(found.song), voice.measured ?? referenceOf(voiceOf(voice)).comfortable);
+}
 
 export const keepSong = ({ id, version, song }: KeptSong): Promise<unknown> =>
   dataOf(api.PUT('/api/songs/{songId}', { params: { path: { songId: id } }, body: { version, song } }));

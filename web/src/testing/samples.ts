@@ -22,6 +22,7 @@ export function session(change: Partial<Schemas['SessionDto']> = {}): Schemas['S
     rules: {},
     noteNaming: { scheme: 'scientific', spelling: 'usual', middleDo: 4 },
     readyQuestions: [],
+    ownOverlays: [],
     fixedNow: '2026-11-25T15:18:00Z',
     today: '2026-11-25',
     ...change,
@@ -29,8 +30,18 @@ export function session(change: Partial<Schemas['SessionDto']> = {}): Schemas['S
 }
 
 export function studio(change: Partial<Schemas['StudioDto']> = {}): Schemas['StudioDto'] {
-  const { timeZone, approach, rules, noteNaming, readyQuestions } = session();
-  return { name: 'Tern Lock', timeZone, approach, rules, noteNaming, readyQuestions, version: 1, ...change };
+  const { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays } = session();
+  return {
+    name: 'Tern Lock',
+    timeZone,
+    approach,
+    rules,
+    noteNaming,
+    readyQuestions,
+    ownOverlays,
+    version: 1,
+    ...change,
+  };
 }
 
 export function voice(change: Partial<Schemas['VoiceFile']> = {}): Schemas['VoiceFile'] {

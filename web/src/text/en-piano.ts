@@ -58,6 +58,7 @@ export const piano = {
     IN_USE: 'Another program holds the camera. Close it, or use a mirror on the wall.',
     NOT_HERE: 'A camera needs a secure address. A mirror on the wall does the same.',
   },
+  secondTime: 'second time',
   helpHint: 'Who sounds, from this key to the end of the step',
   toTurn: 'to the turn',
   toHome: 'to home',

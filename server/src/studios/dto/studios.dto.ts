@@ -1,5 +1,8 @@
 import {
   approachSchema,
+  MOST_OWN_OVERLAYS,
+  ownOverlaySchema,
+  type OwnOverlay,
   KEY_SPELLINGS,
   MOST_READY_QUESTIONS,
   NOTE_SCHEMES,
@@ -11,7 +14,7 @@ import {
 import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, getSchemaPath } from '@nestjs/swagger';
 import { ValidateBy } from 'class-validator';
-import { Choice, Formed, Part, Parts, Shape, Text, Whole } from '../../common/index.ts';
+import { Choice, Formed, Part, Parts, Shape, Shapes, Text, Whole } from '../../common/index.ts';
 import { isCommonPassword } from '../common-passwords.ts';
 
 export const EMAIL = /^[^\s@]{1,64}@[^\s@]{1,180}\.[^\s@]{2,24}$/;
@@ -94,6 +97,9 @@ class StudioFieldsDto {
 
   @Parts(() => ReadyQuestionDto, MOST_READY_QUESTIONS)
   readyQuestions!: ReadyQuestionDto[];
+
+  @Shapes('OwnOverlay', ownOverlaySchema, MOST_OWN_OVERLAYS)
+  ownOverlays!: OwnOverlay[];
 }
 
 /** The studio's own settings. */
@@ -130,6 +136,9 @@ export class SessionDto {
 
   @ApiProperty({ type: () => ReadyQuestionDto, isArray: true })
   readyQuestions!: ReadyQuestionDto[];
+
+  @ApiProperty({ type: 'array', items: { $ref: getSchemaPath('OwnOverlay') } })
+  ownOverlays!: OwnOverlay[];
 
   /** The instant that stands in for now, where one was fixed. */
   @ApiProperty({ type: String, format: 'date-time', nullable: true })

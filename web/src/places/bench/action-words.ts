@@ -1,25 +1,12 @@
-import type { Exercise, RoutineStep, StepSettings } from '@soft-lark/core';
+import { isAlike, type Exercise, type RoutineStep, type StepSettings } from '@soft-lark/core';
 import type { TFunction } from 'i18next';
-import { writeNote } from '../../text/note-names.ts';
 import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
-
-const NOTES: ReadonlySet<string> = new Set(['start', 'floor', 'ceiling']);
-
-function settingWords(name: string, value: unknown, t: TFunction): string {
-  if (Array.isArray(value))
-    return `${t(`bench.did.settings.${name}` as 'bench.did.settings.tempo')} ${value.map((note) => writeNote(Number(note))).join(' ')}`;
-  const plain = typeof value === 'string' || typeof value === 'number' ? String(value) : t('bench.did.usual');
-  const shown = NOTES.has(name) && typeof value === 'number' ? writeNote(value) : plain;
-  return `${t(`bench.did.settings.${name}` as 'bench.did.settings.tempo')} ${shown}`;
-}
+import { settingNames, settingWords } from './setting-words.ts';
 
 /** Every setting that differs between two, as it is in the later one. */
 function settingsWords(before: StepSettings, after: StepSettings, t: TFunction): string {
-  const [was, is] = [new Map(Object.entries(before)), new Map(Object.entries(after))];
-  const names = [...new Set([...was.keys(), ...is.keys()])].filter(
-    (name) => JSON.stringify(was.get(name)) !== JSON.stringify(is.get(name)),
-  );
-  return names.map((name) => settingWords(name, is.get(name), t)).join(', ');
+  const names = settingNames({ ...before, ...after }).filter((name) => !isAlike(before[name], after[name]));
+  return names.map((name) => settingWords(name, after[name], t)).join(', ');
 }
 
 /** What is different between two versions of a step: its settings, its pin and its block. */
@@ -51,7 +38,8 @@ export function actionWords(
       return action.what;
     case 'set': {
       const name = nameOf(steps.find(({ id }) => id === action.stepId)?.exerciseId);
-      return `${name}: ${settingWords(Object.keys(action.settings)[0] ?? action.clear?.[0] ?? '', Object.values(action.settings)[0], t)}`;
+      const set = settingNames(action.settings)[0] ?? action.clear?.[0];
+      return set ? `${name}: ${settingWords(set, action.settings[set], t)}` : name;
     }
     case 'add':
       return t('bench.did.add', { name: nameOf(action.steps[0]?.exerciseId) });

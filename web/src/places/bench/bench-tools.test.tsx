@@ -104,7 +104,7 @@ test.each<[string, string, Partial<Schemas['RoutineStep']['settings']>]>([
 
 test('a start set by hand goes back to the proposed one in a press', async () => {
   const page = await openBench({ steps: [step('up-and-down-five', { settings: { start: 60 } }), step('falling-hum')] });
-  await page.user.click(press(/^back to .+, as proposed$/));
+  await page.user.click(press(/^Put back: start C4, proposed /));
   expect((await saved(page)).steps[0]?.settings).toEqual({});
 });
 

@@ -1,6 +1,6 @@
 import {
   applyPatch,
-  STAGES,
+  placeForStep,
   type Exercise,
   type RoutineKind,
   type RoutinePatch,
@@ -64,13 +64,6 @@ export function startBench({
   return { routine: editedOf(routine), base: editedOf(base), past: [], future: [] };
 }
 
-/** Where a new step belongs: after the last one of its stage or an earlier one. */
-function placeFor(steps: readonly RoutineStep[], step: RoutineStep, shelf: ReadonlyMap<string, Exercise>): number {
-  const rank = (exerciseId: string): number => STAGES.indexOf(shelf.get(exerciseId)?.stage ?? 'settle');
-  const before = steps.filter((other) => rank(other.exerciseId) <= rank(step.exerciseId)).at(-1);
-  return before ? steps.indexOf(before) + 1 : 0;
-}
-
 function edit(draft: EditedRoutine, action: BenchAction): void {
   switch (action.type) {
     case 'name':
@@ -84,7 +77,7 @@ function edit(draft: EditedRoutine, action: BenchAction): void {
       break;
     case 'add':
       for (const step of action.steps)
-        draft.steps.splice(placeFor(draft.steps, step, action.shelf), 0, ...stepsOf([step]));
+        draft.steps.splice(placeForStep(draft.steps, step.exerciseId, action.shelf), 0, ...stepsOf([step]));
       break;
     case 'set': {
       const step = draft.steps.find(({ id }) => id === action.stepId);

@@ -6,9 +6,8 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
-import { dayContext, ofKind } from '../../api/lay.ts';
+import { dayContext, ofKind, useStudioAnswers } from '../../api/lay.ts';
 import { addRoutine, stepsOf } from '../../api/routines.queries.ts';
-import { sessionQuery } from '../../api/session.queries.ts';
 import { studentsQuery, studentTodayQuery } from '../../api/students.queries.ts';
 import { sentence, writeNote } from '../../text/note-names.ts';
 import { DialogButton } from '../../ui/dialog-button.tsx';
@@ -23,7 +22,7 @@ interface CopyToProps {
 }
 
 function useCopyFor(studentId: string | null, { routine, context }: CopyToProps): CopiedRoutine | null {
-  const studio = useQuery(sessionQuery).data;
+  const studio = useStudioAnswers();
   const day = useQuery({ ...studentTodayQuery(studentId ?? ''), enabled: studentId !== null }).data;
   return useMemo(() => {
     if (!day) return null;

@@ -1,14 +1,17 @@
-import { Button, Select } from '@mantine/core';
+import { Select } from '@mantine/core';
 import { TRAVELS, type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { writeNote } from '../../text/note-names.ts';
 import { NoteField } from '../../ui/note-field.tsx';
 import { CountField } from './count-field.tsx';
 import classes from './bench.module.css';
 
-/** Sets one thing of a step; nothing puts it back to what is usual. */
-export type SetSetting = <K extends keyof StepSettings>(name: K, value: StepSettings[K] | undefined) => void;
+/** Sets one thing of a step; nothing puts it back to what is usual. `instead` says the same otherwise and gives way. */
+export type SetSetting = <K extends keyof StepSettings>(
+  name: K,
+  value: StepSettings[K] | undefined,
+  instead?: keyof StepSettings,
+) => void;
 
 const STEPS = ['1', '2', '3', '4'] as const;
 
@@ -19,7 +22,6 @@ interface LadderFieldsProps {
   readonly start?: number;
   /** How it travels today: as the exercise says, turned by the day or by the school. */
   readonly travel?: Travel;
-  readonly proposed?: number;
   readonly set: SetSetting;
 }
 
@@ -30,7 +32,6 @@ export function LadderFields({
   settings,
   start,
   travel,
-  proposed,
   set,
 }: LadderFieldsProps): ReactElement | null {
   const { t } = useTranslation();
@@ -44,7 +45,7 @@ export function LadderFields({
           label={t('bench.start')}
           value={settings.start ?? start}
           onChange={(note) => {
-            if (note !== null) set('start', note);
+            if (note !== null) set('start', note, 'startRule');
           }}
         />
       </div>
@@ -83,26 +84,6 @@ export function LadderFields({
         }}
       />
       <CountField
-        label={t('bench.narrowTo')}
-        value={settings.narrowTo}
-        usual={t('bench.wholeTune')}
-        min={2}
-        max={36}
-        onSet={(value) => {
-          set('narrowTo', value);
-        }}
-      />
-      <CountField
-        label={t('bench.withinSeconds')}
-        value={settings.withinSeconds}
-        usual={t('bench.allTheTime')}
-        min={5}
-        max={900}
-        onSet={(value) => {
-          set('withinSeconds', value);
-        }}
-      />
-      <CountField
         label={t('bench.tempo')}
         value={settings.tempo}
         usual={String(work.tempo.usual)}
@@ -112,17 +93,6 @@ export function LadderFields({
           set('tempo', value);
         }}
       />
-      {settings.start !== undefined && proposed !== undefined && settings.start !== proposed && (
-        <Button
-          size="sm"
-          className={classes['backToProposed'] ?? ''}
-          onClick={() => {
-            set('start', undefined);
-          }}
-        >
-          {t('bench.proposedAt', { note: writeNote(proposed) })}
-        </Button>
-      )}
     </>
   );
 }

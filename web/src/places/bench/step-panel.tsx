@@ -85,6 +85,10 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
         written={context.exercises.get(exercise.id) ?? exercise}
         settings={step.settings}
         {...startsOf(step)}
+        usualSetUp={setUpSeconds}
+        hasSong={context.songRange !== undefined}
+        {...(context.ownOverlays && { ownOverlays: context.ownOverlays })}
+        isOverlayOut={!overlay && step.settings.overlay !== undefined}
         act={act}
       />
       {!isShared && (
@@ -101,7 +105,6 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
           {t('bench.setUp', { seconds: clockText(setUpSeconds), work: clockText(seconds - setUpSeconds) })} ·{' '}
           {isNew ? t('bench.new') : t('bench.known')}
           {overlay && ` · ${overlay.text} ${overlay.cautions.join(' ')}`}
-          {!overlay && step.settings.overlay !== undefined && ` · ${t('bench.overlayOut')}`}
         </p>
       )}
     </section>

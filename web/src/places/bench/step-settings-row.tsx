@@ -1,12 +1,22 @@
-import { Select } from '@mantine/core';
-import { OVERLAYS, repeatsOf, takesOverlay, type Exercise, type StepSettings, type Travel } from '@soft-lark/core';
-import { memo, type Dispatch, type ReactElement } from 'react';
+import { Button, Select } from '@mantine/core';
+import {
+  overlaysOf,
+  repeatsOf,
+  takesOverlay,
+  type Exercise,
+  type OwnOverlay,
+  type StepSettings,
+  type Travel,
+} from '@soft-lark/core';
+import { memo, useState, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from '../../ui/note-field.tsx';
 import type { BenchAction } from './bench.reducer.ts';
 import { CountField } from './count-field.tsx';
 import { FigureFields } from './figure-fields.tsx';
 import { LadderFields, type SetSetting } from './ladder-fields.tsx';
+import { MoreFields } from './more-fields.tsx';
+import { SetByHand } from './set-by-hand.tsx';
 import classes from './bench.module.css';
 
 /** What the fields show; each of it stays the same while nothing of it changes, whatever else the day does. */
@@ -19,17 +29,27 @@ interface StepSettingsRowProps {
   readonly start?: number;
   readonly proposed?: number;
   readonly travel?: Travel;
+  /** Seconds it takes to explain today. */
+  readonly usualSetUp: number;
+  readonly hasSong: boolean;
+  readonly ownOverlays?: readonly OwnOverlay[];
+  /** Something is laid over it that is left out today. */
+  readonly isOverlayOut: boolean;
   readonly act: Dispatch<BenchAction>;
 }
 
 /** What of a step can be set by hand; each field shows its usual value until something else is wanted. */
 export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettingsRowProps): ReactElement {
   const { t } = useTranslation();
-  const { stepId, settings, exercise, written, act } = props;
+  const { stepId, settings, exercise, written, proposed, ownOverlays, isOverlayOut, act } = props;
+  const [isMore, setMore] = useState(false);
   const { work } = exercise;
-  const set: SetSetting = (name, value) => {
-    if (value === undefined) act({ type: 'set', stepId, settings: {}, clear: [name] });
-    else act({ type: 'set', stepId, settings: { [name]: value } });
+  const putBack = (names: readonly (keyof StepSettings)[]): void => {
+    act({ type: 'set', stepId, settings: {}, clear: names });
+  };
+  const set: SetSetting = (name, value, instead) => {
+    if (value === undefined) putBack([name]);
+    else act({ type: 'set', stepId, settings: { [name]: value }, ...(instead && { clear: [instead] }) });
   };
   const usualRepeats = repeatsOf(work);
   return (
@@ -67,7 +87,8 @@ export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettings
           clearable
           label={t('bench.overlay')}
           placeholder={t('bench.noOverlay')}
-          data={OVERLAYS.map(({ id, name }) => ({ value: id, label: name }))}
+          data={overlaysOf(ownOverlays).map(({ id, name }) => ({ value: id, label: name }))}
+          error={isOverlayOut && t('bench.overlayOut')}
           value={settings.overlay ?? null}
           onChange={(value) => {
             set('overlay', value ?? undefined);
@@ -81,11 +102,23 @@ export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettings
             label={t('bench.ceilingByHand')}
             value={settings.ceiling}
             onChange={(note) => {
-              if (note !== null) set('ceiling', note);
+              if (note !== null) set('ceiling', note, 'ceilingRule');
             }}
           />
         </div>
       )}
+      <Button
+        size="sm"
+        variant="subtle"
+        aria-expanded={isMore}
+        onClick={() => {
+          setMore(!isMore);
+        }}
+      >
+        {t(isMore ? 'bench.fewer' : 'bench.more_')}
+      </Button>
+      {isMore && <MoreFields {...props} set={set} />}
+      <SetByHand settings={settings} proposed={proposed} onPutBack={putBack} />
     </div>
   );
 });

@@ -44,7 +44,7 @@ test.each<[string, RoutineStep, RoutineStep, string]>([
   ['nothing', step(), step(), ''],
   ['a setting', step({ tempo: 80 }), step({ tempo: 92 }), 'tempo 92'],
   ['a setting taken back', step({ tempo: 80 }), step(), 'tempo as usual'],
-  ['two settings', step(), step({ tempo: 92, start: 62 }), 'tempo 92, start D4'],
+  ['two settings', step(), step({ tempo: 92, start: 62 }), 'start D4, tempo 92'],
   ['a pin', step(), step({}, { locked: true }), 'pinned'],
   ['a pin taken out', step({}, { locked: true }), step(), 'not pinned'],
   ['a block', step(), step({}, { block: 'Warm' }), 'in the block “Warm”'],

@@ -1,9 +1,8 @@
 import { layGroup, type Exercise, type GroupStep } from '@soft-lark/core';
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useQueries } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { dayContext, ofKind } from '../../api/lay.ts';
+import { dayContext, ofKind, useStudioAnswers } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
-import { sessionQuery } from '../../api/session.queries.ts';
 import { studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { useNow } from '../../ui/clock.ts';
 
@@ -14,7 +13,7 @@ export function useGroupSteps(
   shelf: ReadonlyMap<string, Exercise>,
 ): readonly GroupStep[] | undefined {
   const now = useNow(600);
-  const studio = useQuery(sessionQuery).data;
+  const studio = useStudioAnswers();
   const days = useQueries({
     queries: members.map(({ id }) => studentTodayQuery(id)),
     combine: (results) => results.map(({ data }) => data),

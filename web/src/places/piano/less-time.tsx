@@ -1,12 +1,10 @@
 import { Button, Group, Modal, NumberInput } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { refitRun, type Exercise } from '@soft-lark/core';
-import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { dayContext, ofKind } from '../../api/lay.ts';
+import { dayContext, ofKind, useStudioAnswers } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
-import { sessionQuery } from '../../api/session.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import type { KeptRun } from '../../runs/run-store.ts';
 import { useNow } from '../../ui/clock.ts';
@@ -33,7 +31,7 @@ export function LessTime({ running, run, routine, today, shelf, left, inStep }: 
   const { t } = useTranslation();
   const [isOpen, { open, close }] = useDisclosure(false);
   const [minutes, setMinutes] = useState<number | string>('');
-  const studio = useQuery(sessionQuery).data;
+  const studio = useStudioAnswers();
   const now = useNow(600);
   const wanted = typeof minutes === 'number' ? minutes : Math.max(1, Math.floor(left / 60));
   // In tens of seconds, so that it is not worked out anew with every tick.

@@ -9,6 +9,7 @@ import {
   keyName,
   type Exercise,
   type RunState,
+  type RunStep,
   type StillMoment,
 } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
@@ -38,7 +39,8 @@ type Shown = Pick<NowPanelProps, 'state' | 'exercise'>;
 
 const MOST_SYLLABLES = 5;
 
-function writtenSyllables(exercise: Exercise | undefined): string | undefined {
+function writtenSyllables(exercise: Exercise | undefined, step: RunStep | undefined): string | undefined {
+  if (step?.syllables !== undefined) return step.syllables;
   return exercise && 'syllables' in exercise.work ? exercise.work.syllables : undefined;
 }
 
@@ -48,9 +50,9 @@ function Syllables({ state, exercise }: Shown): ReactElement | null {
   const events = step?.ladder?.pattern.events ?? [];
   const zone = currentKey(state)?.zone;
   const work = exercise?.work;
-  const isOwn = work?.kind === 'pattern' && zone !== undefined && work.syllablesAt[zone] !== undefined;
+  const isOwn = step?.syllables === undefined && work?.kind === 'pattern' && zone !== undefined && work.syllablesAt[zone] !== undefined;
   const sung = isOwn ? syllablesFor(work, zone) : sungSyllables({ events });
-  const plain = writtenSyllables(exercise) ?? '';
+  const plain = writtenSyllables(exercise, step) ?? '';
   // What is sung again and again is said once.
   const told = sung.filter((syllable, index) => syllable !== sung[index - 1]);
   const [first, ...others] = told.length > 0 ? told : [plain];
@@ -84,7 +86,7 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
   const moment = course && state.begun ? momentOf(course, elapsed) : null;
   const first = course?.parts[0];
   const part = moment?.part ?? first;
-  const text = part?.text ?? writtenSyllables(exercise);
+  const text = part?.text ?? writtenSyllables(exercise, step);
   const isOver = state.begun && !moment;
   const next = moment?.next;
   // The same line once more is told by its length.
@@ -120,11 +122,12 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
 /** Who sounds in this key, a press for the next choice, and the manner of this pass. */
 function Way({ running, state }: Pick<NowPanelProps, 'running' | 'state'>): ReactElement | null {
   const { t } = useTranslation();
-  const { help, manner } = currentKey(state) ?? {};
+  const { help, manner, pass } = currentKey(state) ?? {};
   if (!help) return null;
   return (
     <p className={classes['sungAs']}>
       {running.isHeld && <b>{t('piano.held')}</b>}
+      {pass === 2 && <b>{t('piano.secondTime')}</b>}
       {manner !== undefined && <b>{manner}</b>}
       <UnstyledButton
         title={t('piano.helpHint')}

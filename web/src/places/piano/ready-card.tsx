@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
-import { dayContext, ofKind } from '../../api/lay.ts';
+import { dayContext, ofKind, useStudioAnswers } from '../../api/lay.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
@@ -31,7 +31,7 @@ function useRepairs(
   { run, routine, today, shelf }: Omit<ReadyCardProps, 'running'>,
   noes: readonly string[],
 ): { readonly repairs: readonly Repair[]; readonly seconds: number } {
-  const studio = useQuery(sessionQuery).data;
+  const studio = useStudioAnswers();
   const now = useNow(600);
   // As it is when the card opens: it is answered in seconds.
   const [spent] = useState(() => spentSeconds(run));

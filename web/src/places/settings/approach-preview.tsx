@@ -3,9 +3,8 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { approachFor, dayContext, ofKind } from '../../api/lay.ts';
+import { approachFor, dayContext, ofKind, useStudioAnswers } from '../../api/lay.ts';
 import { routinesQuery, type Routine } from '../../api/routines.queries.ts';
-import { sessionQuery } from '../../api/session.queries.ts';
 import { shelfQuery } from '../../api/shelf.queries.ts';
 import { studentsQuery, type Student } from '../../api/students.queries.ts';
 import { useNow } from '../../ui/clock.ts';
@@ -40,7 +39,7 @@ function useAltered({ approachOf, studentId }: ApproachPreviewProps): {
   readonly retry: () => void;
 } {
   const now = useNow(600);
-  const studio = useQuery(sessionQuery).data;
+  const studio = useStudioAnswers();
   const students = useQuery(studentsQuery).data;
   const routines = useQuery(routinesQuery(studentId)).data;
   const shelf = useQuery(shelfQuery).data;

@@ -17,6 +17,7 @@ import { Shape } from '../../ui/shape.tsx';
 import { AccountSettings } from './account-settings.tsx';
 import { ApproachPreview } from './approach-preview.tsx';
 import { NamingFields } from './naming-fields.tsx';
+import { isUnfinished, OverlayFields } from './overlay-fields.tsx';
 import { ReadyFields } from './ready-fields.tsx';
 import classes from './settings.module.css';
 
@@ -117,6 +118,13 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Ex
               setEdited({ ...edited, readyQuestions: [...questions] });
             }}
           />
+          <OverlayFields
+            overlays={edited.ownOverlays}
+            onChange={(overlays) => {
+              const ownOverlays = overlays.map((overlay) => ({ ...overlay, touches: [...overlay.touches] }));
+              setEdited({ ...edited, ownOverlays });
+            }}
+          />
         </>
       )}
       {tab === 'rules' && (
@@ -169,7 +177,11 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Ex
       <Group className={classes['save'] ?? ''}>
         <Button
           variant="filled"
-          disabled={edited === studio || edited.readyQuestions.some(({ text }) => text.trim() === '')}
+          disabled={
+            edited === studio ||
+            edited.readyQuestions.some(({ text }) => text.trim() === '') ||
+            edited.ownOverlays.some(isUnfinished)
+          }
           loading={save.isPending}
           onClick={() => {
             save.mutate(edited);

@@ -5,13 +5,21 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
-import { exerciseOf, keepCollection, type Collection, type ShelfExercise } from '../../api/shelf.queries.ts';
+import {
+  exerciseOf,
+  keepCollection,
+  type Collection,
+  type Shelf,
+  type ShelfExercise,
+} from '../../api/shelf.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { saveFile } from '../../ui/save-file.ts';
+import { AddToRoutine } from './add-to-routine.tsx';
 import classes from './shelf.module.css';
 
 interface ChosenBarProps {
   readonly chosen: readonly ShelfExercise[];
+  readonly shelf: Shelf;
   readonly collections: readonly Collection[];
   /** The collection in view. */
   readonly collection: Collection | undefined;
@@ -19,7 +27,7 @@ interface ChosenBarProps {
 }
 
 /** What can be done with the exercises that are ticked: compare, collect, export. */
-export function ChosenBar({ chosen, collections, collection, onDone }: ChosenBarProps): ReactElement {
+export function ChosenBar({ chosen, shelf, collections, collection, onDone }: ChosenBarProps): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const [name, setName] = useState('');
@@ -50,6 +58,7 @@ export function ChosenBar({ chosen, collections, collection, onDone }: ChosenBar
             {t('shelf.compare')}
           </Button>
         )}
+        <AddToRoutine exerciseIds={ids} shelf={shelf} />
         <Popover width={320} position="top-end" trapFocus>
           <Popover.Target>
             <Button>{t('shelf.collect')}</Button>

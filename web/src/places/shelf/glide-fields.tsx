@@ -1,8 +1,9 @@
-import { Select, TextInput } from '@mantine/core';
+import { Checkbox, Select, TextInput } from '@mantine/core';
 import { SIREN_SHAPES, type SirenWork } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { FigureField } from './figure-field.tsx';
+import { GlideEndField } from './glide-end.tsx';
 import type { WorkFieldsProps } from './work-fields.types.ts';
 
 /** A glide: between which heights of the range, its shape, how often and how long. */
@@ -20,17 +21,28 @@ export function GlideFields({ work, change, problemAt }: WorkFieldsProps<SirenWo
           if (shape) change({ ...work, shape });
         }}
       />
-      {(['lowShare', 'highShare'] as const).map((name) => (
-        <FigureField
-          key={name}
-          label={t(`shelf.work.${name}`)}
-          value={Math.round(work[name] * 100)}
-          error={problemAt(name) && t('shelf.work.between', { least: 0, most: 100 })}
-          onChange={(percent) => {
-            change({ ...work, [name]: percent / 100 });
+      {(['low', 'high'] as const).map((side) => (
+        <GlideEndField
+          key={side}
+          side={side}
+          share={work[`${side}Share`]}
+          end={work[`${side}End`]}
+          error={problemAt(`${side}Share`) ? t('shelf.work.between', { least: 0, most: 100 }) : problemAt(`${side}End`)}
+          onShare={(share) => {
+            change({ ...work, [`${side}Share`]: share });
+          }}
+          onEnd={(end) => {
+            change({ ...work, [`${side}End`]: end });
           }}
         />
       ))}
+      <Checkbox
+        label={t('shelf.work.mirrored')}
+        checked={work.mirrored ?? false}
+        onChange={({ currentTarget }) => {
+          change({ ...work, mirrored: currentTarget.checked || undefined });
+        }}
+      />
       <FigureField
         label={t('shelf.work.glides')}
         value={work.repeats}

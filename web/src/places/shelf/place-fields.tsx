@@ -105,6 +105,14 @@ export function PlaceFields({ exercise, change, goals, names }: PlaceFieldsProps
           change({ kit });
         }}
       />
+      <TagsInput
+        label={t('shelf.sheet.place.manners')}
+        maxTags={8}
+        value={exercise.manners}
+        onChange={(manners) => {
+          change({ manners });
+        }}
+      />
       <MultiSelect
         searchable
         label={t('shelf.sheet.place.needs')}

@@ -7,6 +7,7 @@ import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import { archiveExercise, type Shelf, type ShelfExercise } from '../../api/shelf.queries.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
+import { AddToRoutine } from './add-to-routine.tsx';
 import { ExportMenu } from './export-menu.tsx';
 import { KeepBar } from './keep-bar.tsx';
 import { LearningForms } from './learning-forms.tsx';
@@ -93,6 +94,7 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
           {t('shelf.sheet.hear')}
         </Button>
         <ExportMenu exercise={readable} pattern={pattern} tonic={tonic} />
+        {stored && <AddToRoutine exerciseIds={[stored.id]} shelf={shelf} />}
         {stored?.own && (
           <Button
             loading={archive.isPending}

@@ -95,6 +95,7 @@ export function ShelfPlace(): ReactElement {
       />
       {chosen.size > 0 && (
         <ChosenBar
+          shelf={shelf.data}
           chosen={[...chosen].flatMap((id) => shelf.data.get(id) ?? [])}
           collections={collections}
           collection={collection}

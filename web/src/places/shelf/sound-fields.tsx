@@ -2,6 +2,7 @@ import { NumberInput, Select, TextInput } from '@mantine/core';
 import { MODES, PLACEMENT_RULES, TRAVELS, ZONES, type Mode, type PatternWork } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { AbsoluteNotes } from './absolute-notes.tsx';
 import { MarkFields } from './mark-fields.tsx';
 import { PlacementPicture } from './placement-picture.tsx';
 import classes from './sheet.module.css';
@@ -11,9 +12,10 @@ interface SoundFieldsProps {
   readonly change: (change: Partial<PatternWork>) => void;
 }
 
-type Figure = 'step' | 'fewestKeys' | 'mostKeys' | 'timesPerKey' | 'cueBeats' | 'restBeats';
+type Figure = 'step' | 'returnStep' | 'fewestKeys' | 'mostKeys' | 'timesPerKey' | 'cueBeats' | 'restBeats';
 const FIGURES: readonly { readonly name: Figure; readonly min: number; readonly max: number }[] = [
   { name: 'step', min: 1, max: 12 },
+  { name: 'returnStep', min: 1, max: 12 },
   { name: 'fewestKeys', min: 1, max: 24 },
   { name: 'mostKeys', min: 1, max: 24 },
   { name: 'timesPerKey', min: 1, max: 8 },
@@ -52,11 +54,12 @@ export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
       <Select
         allowDeselect={false}
         label={t('shelf.sheet.placement')}
-        data={PLACEMENT_RULES.map((value) => ({ value, label: t(`shelf.rules.${value}`) }))}
+        data={[...PLACEMENT_RULES, 'absolute' as const].map((value) => ({ value, label: t(`shelf.rules.${value}`) }))}
         value={placement.rule}
         onChange={(value) => {
           const rule = PLACEMENT_RULES.find((known) => known === value);
-          if (rule === 'speaking-pitch') change({ placement: { rule } });
+          if (value === 'absolute') change({ placement: { rule: 'absolute', notes: {} } });
+          else if (rule === 'speaking-pitch') change({ placement: { rule } });
           else if (rule) change({ placement: { rule, semitones: rule === 'low-anchor' ? 3 : 2 } });
         }}
       />
@@ -68,6 +71,14 @@ export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
           value={placement.semitones}
           onChange={(value) => {
             if (typeof value === 'number') change({ placement: { ...placement, semitones: value } });
+          }}
+        />
+      )}
+      {placement.rule === 'absolute' && (
+        <AbsoluteNotes
+          placement={placement}
+          onChange={(absolute) => {
+            change({ placement: absolute });
           }}
         />
       )}
@@ -91,7 +102,7 @@ export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
           value={work[name] ?? ''}
           onChange={(value) => {
             if (typeof value === 'number') change({ [name]: value });
-            else if (name === 'mostKeys') change({ mostKeys: undefined });
+            else if (name === 'mostKeys' || name === 'returnStep') change({ [name]: undefined });
           }}
         />
       ))}

@@ -1,8 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { layStep, type Exercise, type LaidStep } from '@soft-lark/core';
 import { useCallback, useMemo } from 'react';
-import { dayContext } from '../../api/lay.ts';
-import { sessionQuery } from '../../api/session.queries.ts';
+import { dayContext, useStudioAnswers } from '../../api/lay.ts';
 import { studentTodayQuery } from '../../api/students.queries.ts';
 import { useStudentInHand } from '../../shell/student-in-hand.ts';
 import { useNow } from '../../ui/clock.ts';
@@ -30,7 +29,7 @@ export interface Placing {
 export function usePlaced(exercises: ReadonlyMap<string, Exercise> | undefined): Placing {
   const student = useStudentInHand();
   const today = useQuery({ ...studentTodayQuery(student?.id ?? ''), enabled: student !== undefined }).data;
-  const studio = useQuery(sessionQuery).data;
+  const studio = useStudioAnswers();
   const now = useNow(600);
   const place = useCallback(
     (exercise: Exercise): LaidStep | null => {

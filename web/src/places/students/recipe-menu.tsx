@@ -4,9 +4,8 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
-import { dayContext, ofKind } from '../../api/lay.ts';
+import { dayContext, ofKind, useStudioAnswers } from '../../api/lay.ts';
 import { stepsOf, type Routine } from '../../api/routines.queries.ts';
-import { sessionQuery } from '../../api/session.queries.ts';
 import { shelfQuery } from '../../api/shelf.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { templatesQuery, type Template } from '../../api/templates.queries.ts';
@@ -26,7 +25,7 @@ function useFill(today: StudentToday): {
   readonly fromRecipe: (recipe: Recipe) => readonly RoutineStep[];
   readonly fromSteps: (steps: readonly RoutineStep[], kind: Kind) => readonly RoutineStep[];
 } {
-  const studio = useQuery(sessionQuery).data;
+  const studio = useStudioAnswers();
   const shelf = useQuery(shelfQuery).data;
   const now = useNow(600);
   const standing = new Map([...(shelf ?? [])].filter(([, { own }]) => !own?.isArchived));

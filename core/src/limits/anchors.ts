@@ -1,0 +1,64 @@
+import { referenceOf, type PitchRange, type Voice } from '../voice/index.ts';
+import type { RuleTable } from './limits.types.ts';
+import { beltTopOf } from './young.ts';
+
+/** What an end of a step may be counted from, instead of a note. */
+export const LIMIT_ANCHORS = ['bridge', 'comfortable', 'chest-top', 'song'] as const;
+export type LimitAnchor = (typeof LIMIT_ANCHORS)[number];
+
+/** An end by rule: semitones from an anchor. */
+export interface LimitRule {
+  readonly from: LimitAnchor;
+  readonly by: number;
+}
+
+type Side = 'floor' | 'ceiling';
+
+const WORDS: Readonly<Record<LimitAnchor, Readonly<Record<Side, string>>>> = {
+  bridge: { floor: 'the bridge', ceiling: 'the bridge' },
+  comfortable: { floor: 'the comfortable bottom', ceiling: 'the comfortable top' },
+  'chest-top': { floor: 'the top of chest', ceiling: 'the top of chest' },
+  song: { floor: 'the song’s bottom', ceiling: 'the song’s top' },
+};
+
+function noteOf(
+  from: LimitAnchor,
+  side: Side,
+  voice: Voice,
+  rules: RuleTable,
+  song: PitchRange | undefined,
+): number | undefined {
+  const reference = referenceOf(voice, rules.ranges);
+  switch (from) {
+    case 'bridge':
+      return voice.bridges?.[0] ?? reference.bridges[0];
+    case 'comfortable': {
+      const range = voice.measured ?? reference.comfortable;
+      return side === 'floor' ? range.low : range.high;
+    }
+    case 'chest-top':
+      return beltTopOf(voice, rules)?.note;
+    case 'song':
+      return side === 'floor' ? song?.low : song?.high;
+  }
+}
+
+/**
+ * The note an end by rule comes to in a voice, and the rule in words.
+ *
+ * @param song lowest and highest note of the piece in hand
+ * @returns nothing where the voice has no such anchor: no belt of its own, no piece in hand
+ * @example bridges at E♭4 and 'two under the bridge': D♭4
+ */
+export function limitByRule(
+  { from, by }: LimitRule,
+  side: Side,
+  voice: Voice,
+  rules: RuleTable,
+  song: PitchRange | undefined,
+): { readonly note: number; readonly label: string } | undefined {
+  const note = noteOf(from, side, voice, rules, song);
+  if (note === undefined) return undefined;
+  const off = by === 0 ? '' : `${String(Math.abs(by))} ${by < 0 ? 'under' : 'over'} `;
+  return { note: note + by, label: `set by the teacher: ${off}${WORDS[from][side]}` };
+}

@@ -1,0 +1,136 @@
+import { contextOf } from '../testing/routine-context.ts';
+import { keys } from '../testing/ladders.ts';
+import type { VoiceFile } from '../voice/index.ts';
+import { layRoutine, routineStepSchema, type LaidStep, type RoutineContext, type StepSettings } from './index.ts';
+
+const FIVE = 'up-and-down-five';
+
+function layOut(
+  settings: StepSettings,
+  change: Partial<RoutineContext> = {},
+  file: Partial<VoiceFile> = {},
+  exerciseId = FIVE,
+): LaidStep {
+  const warm = ['one', 'two', 'three'].map((id) => ({ id, exerciseId: FIVE, settings: {} }));
+  const list = [...warm, { id: 'a', exerciseId, settings }];
+  const step = layRoutine(list, contextOf(change, file)).steps.at(-1);
+  if (!step) throw new Error('the step is not on the shelf');
+  return step;
+}
+const ladderIn = (step: LaidStep) => (step.laid?.kind === 'pattern' ? step.laid : undefined);
+const plain = layOut({});
+
+test.each<[string, StepSettings, string]>([
+  ['three over the lowest', { startRule: { rule: 'low-anchor', semitones: 3 } }, 'D4'],
+  ['two under the highest', { startRule: { rule: 'high-anchor', semitones: 2 } }, 'F♯4'],
+  ['a note stands over a rule', { start: 64, startRule: { rule: 'low-anchor', semitones: 3 } }, 'E4'],
+])('it starts %s', (_, settings, start) => {
+  const first = ladderIn(layOut(settings))?.ladder.rungs.slice(0, 1) ?? [];
+  expect(keys(first)).toBe(start);
+});
+
+test.each<[string, StepSettings, Partial<RoutineContext>, number | undefined, string | undefined]>([
+  [
+    'two under the bridge',
+    { ceilingRule: { from: 'bridge', by: -2 } },
+    {},
+    62,
+    'set by the teacher: 2 under the bridge',
+  ],
+  ['the comfortable top less three', { ceilingRule: { from: 'comfortable', by: -3 } }, {}, 73, undefined],
+  [
+    'the top of chest',
+    { ceilingRule: { from: 'chest-top', by: 0 } },
+    {},
+    undefined,
+    'set by the teacher: the top of chest',
+  ],
+  ['the song’s top', { ceilingRule: { from: 'song', by: 1 } }, { songRange: { low: 60, high: 71 } }, 72, undefined],
+  ['a note stands over it', { ceiling: 70, ceilingRule: { from: 'bridge', by: -2 } }, {}, 70, 'set by the teacher'],
+])('its top by rule: %s', (_, settings, change, ceiling, label) => {
+  const { limits } = layOut(settings, change);
+  const entry = limits?.entries.find(({ side, rule }) => side === 'ceiling' && rule === 'override');
+  if (ceiling !== undefined) expect(limits?.ceiling).toBe(ceiling);
+  if (label !== undefined) expect(entry?.label).toBe(label);
+  expect(limits?.floor).toBe(plain.limits?.floor);
+});
+
+test('its bottom by rule, and what no rule passes', () => {
+  expect(layOut({ floorRule: { from: 'comfortable', by: 4 } }).limits?.floor).toBe(62);
+  expect(layOut({ floorRule: { from: 'song', by: 0 } }, { songRange: { low: 63, high: 71 } }).limits?.floor).toBe(63);
+  // Without a piece in hand the rule says nothing.
+  expect(layOut({ floorRule: { from: 'song', by: 0 } }).limits?.floor).toBe(plain.limits?.floor);
+  expect(layOut({ ceilingRule: { from: 'bridge', by: 12 } }, {}, { hardCeiling: 70 }).limits?.ceiling).toBe(70);
+});
+
+test('tempo by key, beats of cue and rest, and the set-up are those of the step', () => {
+  const faster = ladderIn(layOut({ tempo: 80, tempoStep: 4 }))?.ladder.rungs.map(({ tempo }) => tempo) ?? [];
+  expect(faster.slice(0, 3)).toEqual([80, 84, 88]);
+  const [one, two] = ladderIn(layOut({ tempo: 60, cueBeats: 1, restBeats: 3 }))?.ladder.rungs ?? [];
+  expect((one?.singsAt ?? 0) - (one?.startsAt ?? 0)).toBe(1);
+  expect((two?.startsAt ?? 0) - (one?.endsAt ?? 0)).toBe(3);
+  expect(layOut({ setUpSeconds: 0 }).setUpSeconds).toBe(0);
+  expect(layOut({ setUpSeconds: 42 }).seconds - plain.seconds).toBe(42 - plain.setUpSeconds);
+});
+
+test('other syllables, in every height of the key', () => {
+  const laid = layOut({ syllables: 'moo' });
+  expect(ladderIn(laid)?.pattern.events.map(({ syllable }) => syllable)).toContain('moo');
+  expect(laid.exercise.work).toMatchObject({ syllables: 'moo', syllablesAt: {} });
+  expect(layOut({ syllables: 'oo' }, {}, {}, 'lip-trill-glides').exercise.work).toMatchObject({ syllables: 'oo' });
+});
+
+test('manners of the step: each key in each of them', () => {
+  const ways = ladderIn(layOut({ manners: ['breathy', 'clear'], maxKeys: 2 }))?.ways ?? [];
+  expect(ways.map(({ manner }) => manner).slice(0, 4)).toEqual(['breathy', 'clear', 'breathy', 'clear']);
+});
+
+test.each<[string, StepSettings, readonly string[]]>([
+  ['the piano plays along', { help: 'together' }, ['together', 'together']],
+  ['each key shown, then sung', { help: 'shown-then-sung' }, ['shown', 'cue-only', 'shown', 'cue-only']],
+  [
+    'shown and sung in each manner',
+    { help: 'shown-then-sung', manners: ['soft', 'full'] },
+    ['shown soft', 'cue-only soft', 'shown full', 'cue-only full'],
+  ],
+])('who sounds: %s', (_, settings, expected) => {
+  const ways = ladderIn(layOut({ ...settings, maxKeys: 2, travel: 'rise' }))?.ways ?? [];
+  const told = ways.map(({ help, manner }) => [help, manner].filter(Boolean).join(' '));
+  expect(told.slice(0, expected.length)).toEqual(expected);
+});
+
+test('what is shown takes its time and is not voiced', () => {
+  const alone = layOut({ help: 'alone' });
+  const shown = layOut({ help: 'shown-then-sung' });
+  expect(shown.voicedSeconds).toBeCloseTo(alone.voicedSeconds, 6);
+  expect(shown.seconds).toBeGreaterThan(alone.seconds * 1.8);
+});
+
+const OWN = {
+  id: 'own-book',
+  name: 'A book on the head',
+  text: 'It stays.',
+  setUpSeconds: 12,
+  touches: ['neck' as const],
+};
+test('an overlay of the teacher’s own lies over the step, and a caution on file leaves it out', () => {
+  const day = { ownOverlays: [OWN] };
+  expect(layOut({ overlay: 'own-book' }, day).overlay).toMatchObject({ name: OWN.name, setUpSeconds: 12 });
+  expect(layOut({ overlay: 'own-book' }, day).setUpSeconds).toBe(plain.setUpSeconds + 12);
+  expect(layOut({ overlay: 'own-book' }, day, { cautions: ['neck-and-shoulder'] }).overlay).toBeUndefined();
+  expect(layOut({ overlay: 'own-book' }).overlay).toBeUndefined();
+});
+
+test.each<StepSettings>([
+  { tempoStep: 40 },
+  { again: { further: 13 } },
+  { setUpSeconds: -1 },
+  { cueBeats: 17 },
+  { manners: Array.from({ length: 9 }, () => 'soft') },
+  { ceilingRule: { from: 'bridge', by: 13 } },
+  { startRule: { rule: 'low-anchor', semitones: 25 } },
+])('%j is refused', (settings) => {
+  const whole = { id: '0194c000-0000-7000-8000-000000000001', exerciseId: FIVE, settings };
+  expect(routineStepSchema.safeParse({ ...whole, settings: {} }).success).toBe(true);
+  expect(routineStepSchema.safeParse(whole).success).toBe(false);
+});
