@@ -161,3 +161,22 @@ test('the studio asks its own questions before the cool-down: none at first, thr
   expect((await teacher.call('get', '/session')).body).toMatchObject({ readyQuestions: [own] });
   expect(await settings()).toMatchObject({ readyQuestions: [own], version: 2 });
 });
+
+test('what the studio lays over steps is kept with it; what is none is refused at its field', async () => {
+  const usual = (await teacher.call('get', '/studio')).body as object;
+  const keep = (ownOverlays: readonly object[], version: number): Promise<Response> =>
+    teacher.call('put', '/studio', { ...usual, ownOverlays, version });
+  const { version } = usual as { readonly version: number };
+  const own = { id: 'own-book', name: 'A book', text: 'It stays.', setUpSeconds: 12, touches: ['neck'] };
+  for (const bad of [
+    { ...own, id: 'mirror' },
+    { ...own, name: ' ' },
+    { ...own, touches: ['wings'] },
+    { ...own, setUpSeconds: 90 },
+  ])
+    expect((await keep([own, bad], version)).status).toBe(422);
+  const refused = await keep([{ ...own, setUpSeconds: -1 }], version);
+  expect(JSON.stringify(refused.body)).toContain('ownOverlays.0.setUpSeconds');
+  expect((await keep([own], version)).body).toMatchObject({ ownOverlays: [own] });
+  expect((await teacher.call('get', '/session')).body).toMatchObject({ ownOverlays: [own] });
+});

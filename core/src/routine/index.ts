@@ -1,3 +1,4 @@
+export { glideOf } from './glide-of.ts';
 export { keysOf, keyWays, type KeyWay } from './key-ways.ts';
 export { groupSettings, layGroup, type GroupMember, type GroupStep } from './lay-group.ts';
 export { layRoutine } from './lay-routine.ts';

@@ -17,11 +17,12 @@ import {
   overlayFor,
   patternOfWork,
   type Exercise,
-  type GlideEnd,
+  type SirenWork,
   type Work,
 } from '../shelf/index.ts';
 import { courseOf } from '../still/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
+import { glideOf } from './glide-of.ts';
 import { layLadder } from './lay-ladder.ts';
 import type { LaidLadder, LaidSiren, LaidStep, RoutineContext } from './routine.types.ts';
 import { withLength, withSettings } from './step-figures.ts';
@@ -96,24 +97,16 @@ function limitContextOf(
 }
 
 function laySiren(
-  work: Extract<Work, { kind: 'siren' }>,
+  work: SirenWork,
   settings: StepSettings,
   context: RoutineContext,
-  limits: Limits,
+  { floor, ceiling }: Limits,
 ): LaidSiren {
-  const noteOf = (end: GlideEnd): number => (end.from === 'note' ? end.note : limits.floor + end.semitones);
+  const glide = glideOf(work, floor, ceiling);
   const siren = buildSiren({
-    floor: limits.floor,
-    ceiling: limits.ceiling,
-    lowShare: work.lowShare,
-    highShare: work.highShare,
-    ...(work.lowEnd && { low: noteOf(work.lowEnd) }),
-    ...(work.highEnd && { high: noteOf(work.highEnd) }),
-    shape: turnedSiren(work.shape, context),
-    ...(work.mirrored && { mirrored: true }),
-    repeats: settings.repeats ?? work.repeats,
-    secondsEach: work.secondsEach,
-    restSeconds: work.restSeconds,
+    ...glide,
+    shape: turnedSiren(glide.shape, context),
+    repeats: settings.repeats ?? glide.repeats,
     avoid: neverSounded(context.voice),
   });
   return { kind: 'siren', siren };

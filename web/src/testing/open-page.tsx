@@ -19,6 +19,8 @@ export interface OpenedPage extends FakeApi {
   readonly user: UserEvent;
   /** Where the page has come to. */
   readonly path: () => string;
+  /** Takes the page away, so that another can be opened. */
+  readonly unmount: () => void;
 }
 
 const theme = themeWith({ close: 'Close' });
@@ -37,7 +39,7 @@ function Around({ children }: { readonly children: ReactNode }): ReactElement {
 function open(routes: RouteObject[], path: string, answers: Answers): OpenedPage {
   const api = fakeApi({ ...usualAnswers(), ...answers });
   const router = createMemoryRouter(routes, { initialEntries: [path] });
-  render(
+  const { unmount } = render(
     <Around>
       <RouterProvider router={router} />
     </Around>,
@@ -46,6 +48,7 @@ function open(routes: RouteObject[], path: string, answers: Answers): OpenedPage
     ...api,
     user: userEvent.setup(),
     path: () => router.state.location.pathname + router.state.location.search,
+    unmount,
   };
 }
 

@@ -280,7 +280,7 @@ export const bench = {
   byExercise: 'as the exercise has it',
   byTheRules: 'as today allows',
   byRule: {
-    amount: 'Semitones from there',
+    amount: 'Semitones off',
     noSong: 'No song of that name is kept for the piece in hand, so this says nothing yet.',
   },
   anchors: {
@@ -289,8 +289,8 @@ export const bench = {
     'chest-top': 'the top of chest',
     song: 'the song’s end',
   },
-  under: '{{count}} under {{anchor}}',
-  over_: '{{count}} over {{anchor}}',
+  under: '{{count}} under {{what}}',
+  above: '{{count}} over {{what}}',
   again: 'A second time',
   againNo: 'no',
   further_zero: 'just the same',
@@ -316,7 +316,7 @@ export const bench = {
   cueBeats: 'Cue, beats',
   restBeats: 'Rest, beats',
   setUpSeconds: 'Seconds to explain',
-  more_: 'More figures',
+  moreFigures: 'More figures',
   fewer: 'Fewer figures',
   groups: { keys: 'Keys', ends: 'Ends and start', sound: 'Sound', time: 'Time' },
   byHand: 'Set by hand',

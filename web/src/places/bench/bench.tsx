@@ -11,6 +11,7 @@ import { Flight } from '../../flight/flight.tsx';
 import { useNow } from '../../ui/clock.ts';
 import { AddStep } from './add-step.tsx';
 import { BenchHead } from './bench-head.tsx';
+import type { BenchAction } from './bench.reducer.ts';
 import { CopyTo } from './copy-to.tsx';
 import { History } from './history.tsx';
 import { LeftOut, MissingList } from './left-out.tsx';
@@ -62,6 +63,15 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const { laid, findings } = settled;
   const chosen =
     laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
+  const { show } = selection;
+  // A figure that leaves the step nothing to sing must not bring another under the hand that types it.
+  const setHere = useCallback(
+    (action: BenchAction): void => {
+      if (action.type === 'set') show(action.stepId);
+      act(action);
+    },
+    [act, show],
+  );
   const openShelf = useCallback(() => {
     setAdding(true);
   }, []);
@@ -151,7 +161,7 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
               context={thinking.context}
               sungSteps={sungBefore(laid.steps, chosen.id)}
               room={settled.minutes * 60 - laid.seconds + chosen.seconds}
-              act={act}
+              act={setHere}
             />
             <div>
               {isReviewing && (

@@ -1,5 +1,5 @@
 import type { Exercise, StepSettings } from '@soft-lark/core';
-import type { ReactElement, ReactNode } from 'react';
+import { useId, type ReactElement, type ReactNode } from 'react';
 import type { SetSetting } from './ladder-fields.tsx';
 import classes from './bench.module.css';
 
@@ -23,10 +23,11 @@ export function FieldGroup({
   readonly title: string;
   readonly children: ReactNode;
 }): ReactElement {
+  const id = useId();
   return (
-    <fieldset className={classes['fieldGroup']}>
-      <legend>{title}</legend>
-      {children}
-    </fieldset>
+    <div className={classes['fieldGroup']} role="group" aria-labelledby={id}>
+      <h3 id={id}>{title}</h3>
+      <div className={classes['groupFields']}>{children}</div>
+    </div>
   );
 }

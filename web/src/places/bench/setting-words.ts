@@ -11,9 +11,9 @@ const notes = (value: readonly number[]): string => value.map(writeNote).join(' 
 const there = (): string => '';
 
 function limitWords({ from, by }: NonNullable<StepSettings['ceilingRule']>, t: TFunction): string {
-  const anchor = t(`bench.anchors.${from}`);
-  if (by === 0) return anchor;
-  return t(by < 0 ? 'bench.under' : 'bench.over_', { count: Math.abs(by), anchor });
+  const place = t(`bench.anchors.${from}`);
+  if (by === 0) return place;
+  return t(by < 0 ? 'bench.under' : 'bench.above', { count: Math.abs(by), what: place });
 }
 
 /** The value of each setting in words. */

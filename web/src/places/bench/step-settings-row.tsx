@@ -115,10 +115,10 @@ export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettings
           setMore(!isMore);
         }}
       >
-        {t(isMore ? 'bench.fewer' : 'bench.more_')}
+        {t(isMore ? 'bench.fewer' : 'bench.moreFigures')}
       </Button>
-      {isMore && <MoreFields {...props} set={set} />}
       <SetByHand settings={settings} proposed={proposed} onPutBack={putBack} />
+      {isMore && <MoreFields {...props} set={set} />}
     </div>
   );
 });

@@ -43,7 +43,7 @@ export function VoiceFields({ written, settings, set }: StepFieldsProps): ReactE
       />
       <Select
         size="sm"
-        w={220}
+        w={270}
         clearable
         label={t('bench.help')}
         placeholder={t('bench.helpPlan')}

@@ -50,7 +50,11 @@ function Syllables({ state, exercise }: Shown): ReactElement | null {
   const events = step?.ladder?.pattern.events ?? [];
   const zone = currentKey(state)?.zone;
   const work = exercise?.work;
-  const isOwn = step?.syllables === undefined && work?.kind === 'pattern' && zone !== undefined && work.syllablesAt[zone] !== undefined;
+  const isOwn =
+    step?.syllables === undefined &&
+    work?.kind === 'pattern' &&
+    zone !== undefined &&
+    work.syllablesAt[zone] !== undefined;
   const sung = isOwn ? syllablesFor(work, zone) : sungSyllables({ events });
   const plain = writtenSyllables(exercise, step) ?? '';
   // What is sung again and again is said once.

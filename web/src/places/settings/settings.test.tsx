@@ -81,6 +81,20 @@ test('questions before the cool-down: the usual three, one taken out, none left 
   expect(readyQuestions).toHaveLength(3);
 });
 
+test('an overlay of the studio’s own is written, says what it has to do with, and is not kept unfinished', async () => {
+  const page = await open('/approach');
+  await page.user.click(await screen.findByRole('button', { name: 'Add one' }));
+  expect(screen.getByRole('button', { name: 'Save' })).toBeDisabled();
+  expect(screen.getByText('Give it a name, or take it out')).toBeVisible();
+  await fill(page, screen.getByLabelText('Name 1'), 'A book on the head');
+  await fill(page, screen.getByLabelText('What is done'), 'It stays where it is.');
+  await page.user.click(screen.getByLabelText('neck or shoulders'));
+  const { ownOverlays } = await saved(page);
+  expect(ownOverlays).toMatchObject([
+    { name: 'A book on the head', text: 'It stays where it is.', setUpSeconds: 10, touches: ['neck'] },
+  ]);
+});
+
 test('a figure of the rule table is changed, named as the studio’s, and put back', async () => {
   const page = await open('/rules');
   const figure = await screen.findByLabelText('First sung steps that stay modest');

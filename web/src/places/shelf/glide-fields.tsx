@@ -21,28 +21,6 @@ export function GlideFields({ work, change, problemAt }: WorkFieldsProps<SirenWo
           if (shape) change({ ...work, shape });
         }}
       />
-      {(['low', 'high'] as const).map((side) => (
-        <GlideEndField
-          key={side}
-          side={side}
-          share={work[`${side}Share`]}
-          end={work[`${side}End`]}
-          error={problemAt(`${side}Share`) ? t('shelf.work.between', { least: 0, most: 100 }) : problemAt(`${side}End`)}
-          onShare={(share) => {
-            change({ ...work, [`${side}Share`]: share });
-          }}
-          onEnd={(end) => {
-            change({ ...work, [`${side}End`]: end });
-          }}
-        />
-      ))}
-      <Checkbox
-        label={t('shelf.work.mirrored')}
-        checked={work.mirrored ?? false}
-        onChange={({ currentTarget }) => {
-          change({ ...work, mirrored: currentTarget.checked || undefined });
-        }}
-      />
       <FigureField
         label={t('shelf.work.glides')}
         value={work.repeats}
@@ -63,6 +41,21 @@ export function GlideFields({ work, change, problemAt }: WorkFieldsProps<SirenWo
           }}
         />
       ))}
+      {(['low', 'high'] as const).map((side) => (
+        <GlideEndField
+          key={side}
+          side={side}
+          share={work[`${side}Share`]}
+          end={work[`${side}End`]}
+          error={problemAt(`${side}Share`) ? t('shelf.work.between', { least: 0, most: 100 }) : problemAt(`${side}End`)}
+          onShare={(share) => {
+            change({ ...work, [`${side}Share`]: share });
+          }}
+          onEnd={(end) => {
+            change({ ...work, [`${side}End`]: end });
+          }}
+        />
+      ))}
       <TextInput
         label={t('shelf.sheet.syllables')}
         value={work.syllables}
@@ -70,6 +63,13 @@ export function GlideFields({ work, change, problemAt }: WorkFieldsProps<SirenWo
         error={problemAt('syllables')}
         onChange={({ currentTarget }) => {
           change({ ...work, syllables: currentTarget.value });
+        }}
+      />
+      <Checkbox
+        label={t('shelf.work.mirrored')}
+        checked={work.mirrored ?? false}
+        onChange={({ currentTarget }) => {
+          change({ ...work, mirrored: currentTarget.checked || undefined });
         }}
       />
     </>

@@ -13,7 +13,7 @@ import { KeepBar } from './keep-bar.tsx';
 import { LearningForms } from './learning-forms.tsx';
 import { RelativesMap } from './relatives-map.tsx';
 import { KindOfWork } from './kind-of-work.tsx';
-import { SheetCourse } from './sheet-course.tsx';
+import { SheetCourse, SheetGlide } from './sheet-course.tsx';
 import { SheetFacts } from './sheet-facts.tsx';
 import { SheetForm } from './sheet-form.tsx';
 import { SheetPlace } from './sheet-place.tsx';
@@ -118,6 +118,7 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
       <SheetFacts exercise={readable} shelf={shelf} />
       {stored === null && <KindOfWork draft={draft} />}
       {work.kind === 'pattern' && <SheetTune draft={draft} work={work} tonic={tonic} />}
+      {readable.work.kind === 'siren' && <SheetGlide work={readable.work} placed={placed} />}
       {isStillWork(readable.work) && <SheetCourse work={readable.work} />}
       <SheetPlace placed={placed} name={placing.name} shelf={shelf} place={placing.place} />
       {isEditing && <SheetForm draft={draft} shelf={shelf} />}

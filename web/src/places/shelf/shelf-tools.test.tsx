@@ -1,8 +1,8 @@
 import { shippedExercises } from '@soft-lark/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { fill, openPage } from '../../testing/open-page.tsx';
-import { Answer } from '../../testing/fake-api.ts';
-import { RUN, STUDENT } from '../../testing/samples.ts';
+import { Answer, refusal } from '../../testing/fake-api.ts';
+import { ROUTINE, routine, RUN, STUDENT } from '../../testing/samples.ts';
 
 const shelf = shippedExercises();
 const choose = async ({ user }: ReturnType<typeof openPage>, ...names: readonly string[]): Promise<void> => {
@@ -142,4 +142,28 @@ test('for the student in hand a sheet says keys, limits and time, or why not and
   await fill(page, await screen.findByRole('searchbox'), 'up and down five');
   await page.user.click(await screen.findByRole('link', { name: /Up and down five/ }));
   expect(await screen.findByText(/For Maud Pellow today between/)).toHaveTextContent(/ keys · \d:\d\d in all/);
+});
+
+test('what is ticked is added to a routine, each where it belongs; a routine changed meanwhile is said', async () => {
+  let isStale = true;
+  const page = openPage('/shelf?stage=settle', {
+    'GET /api/routines': [routine()],
+    [`PUT /api/routines/${ROUTINE}`]: (body: unknown) => {
+      if (!isStale) return routine(body as object);
+      isStale = false;
+      return refusal(409, 'STALE_WRITE', 'It was changed in another window.');
+    },
+  });
+  await choose(page, first ?? '');
+  await page.user.click(screen.getByRole('button', { name: 'Add to a routine' }));
+  await page.user.click(await screen.findByRole('combobox', { name: 'Routine' }));
+  await page.user.click(await screen.findByRole('option', { name: routine().name }));
+  await page.user.click(screen.getByRole('button', { name: 'Add' }));
+  expect(await screen.findByText(/changed in another window/)).toBeVisible();
+  await page.user.click(screen.getByRole('button', { name: 'Add' }));
+  expect(await screen.findByText(/It stands in the routine/)).toBeVisible();
+  expect(screen.getByRole('link', { name: 'Open the bench' })).toHaveAttribute('href', `/routines/${ROUTINE}`);
+  const { steps } = page.sent.at(-1)?.body as { readonly steps: readonly { readonly exerciseId: string }[] };
+  expect(steps).toHaveLength(routine().steps.length + 1);
+  expect(steps[0]?.exerciseId).toBe(shelf[0]?.id);
 });
