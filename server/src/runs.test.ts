@@ -60,6 +60,27 @@ describe('runs', () => {
     expect(expectProblem(refused, 422, 'INVALID')['errors']).toMatchObject([{ field: 'results.0.outcome' }]);
   });
 
+  test('a last run that was stopped for pain is told on Today, of that student alone and until another run', async () => {
+    const [hurt, other] = [await teacher.addStudent(), await teacher.addStudent()];
+    const stepId = v7();
+    const pain = [{ stepId, mark: 'pain' }];
+    await teacher.call('put', `/runs/${v7()}`, run(hurt, [], { startedAt: ago(3), stops: pain }));
+    await teacher.call('put', `/runs/${v7()}`, run(other, [], { startedAt: ago(1) }));
+    const weekday = new Date().getDay() || 7;
+    for (const studentId of [hurt, other])
+      await teacher.call('post', '/lessons', { id: v7(), studentId, weekday, startsAt: '10:00', minutes: 30 });
+    const painOf = async (): Promise<ReadonlyMap<string, string | null>> => {
+      const { lessons } = (await teacher.call('get', '/today')).body as {
+        lessons: readonly { readonly student: { readonly id: string }; readonly painOn: string | null }[];
+      };
+      return new Map(lessons.map(({ student, painOn }) => [student.id, painOn]));
+    };
+    expect((await painOf()).get(hurt)).toBe(ago(3).slice(0, 10));
+    expect((await painOf()).get(other)).toBeNull();
+    await teacher.call('put', `/runs/${v7()}`, run(hurt, [], { startedAt: ago(1) }));
+    expect((await painOf()).get(hurt)).toBeNull();
+  });
+
   test('a step that was passed over is not known, one that was done is', async () => {
     const studentId = await teacher.addStudent();
     const known = async () => ((await teacher.call('get', `/students/${studentId}`)).body as { known: string[] }).known;

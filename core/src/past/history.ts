@@ -15,6 +15,8 @@ export interface PastExercise {
   /** Beats per minute and highest note, MIDI; null where no key was sung. */
   readonly tempo: number | null;
   readonly highest: number | null;
+  /** Manners in which a key came without a mark; none in runs from before they were kept. */
+  readonly manners?: readonly string[];
   readonly marks: readonly Mark[];
   readonly wasStopped: boolean;
 }

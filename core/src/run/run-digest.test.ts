@@ -36,6 +36,14 @@ test('what a run came to: planned and sung keys, its two ends, each mark once', 
   expect(digest.workedOn[0]).toMatchObject({ keys: 2, beatSeconds: 2, highest: 61, tempo: 60, wasStopped: false });
 });
 
+test('manners that came without a mark are kept, each once', () => {
+  const sung = ['full', 'soft', 'soft', 'softest'].map((manner, index) =>
+    key('a', 'hum-on-the-chord', 50 + index, { manner, marks: manner === 'softest' ? ['breath'] : ['easy'] }),
+  );
+  expect(runDigest(PLAN, sung, []).workedOn[0]).toMatchObject({ manners: ['full', 'soft'] });
+  expect(runDigest(PLAN, [key('a', 'hum-on-the-chord', 50)], []).workedOn[0]).not.toHaveProperty('manners');
+});
+
 test('nothing sung has no ends; what was sung beside the plan, and what was stopped, is worked on', () => {
   expect(runDigest(PLAN, [], [])).toMatchObject({ sungKeys: 0, lowest: null, highest: null, marks: [] });
   const beside = runDigest(PLAN, [key('a', 'falling-hum', 48)], [{ stepId: 'c', cause: 'pain' } as never]);

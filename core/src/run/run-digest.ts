@@ -1,4 +1,4 @@
-import type { Mark, PastExercise } from '../past/index.ts';
+import { isMissed, type Mark, type PastExercise } from '../past/index.ts';
 import type { StepResult, SungKey } from './run.schema.ts';
 import type { RunState } from './run.types.ts';
 
@@ -79,6 +79,7 @@ export function runDigest(
     const wasStopped = stops.some((stop) => stop.stepId === stepId);
     const hasKeys = kind === 'pattern' || kind === 'siren';
     if ((hasKeys ? own.length === 0 : happened?.has(stepId) === false) && !wasStopped) return [];
+    const manners = [...new Set(own.filter((key) => !isMissed(key)).flatMap(({ manner }) => manner ?? []))];
     const past = {
       exerciseId,
       keys: own.length,
@@ -86,6 +87,7 @@ export function runDigest(
       plannedSeconds: seconds,
       tempo: own.length === 0 ? null : Math.max(...own.map(({ tempo }) => tempo)),
       highest: highestOf(own),
+      ...(manners.length > 0 && { manners }),
       marks: marksOf(ofStep),
       wasStopped,
     };

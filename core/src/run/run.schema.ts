@@ -49,6 +49,8 @@ export const stepResultSchema = z.strictObject({
   rounds: whole(0, 200),
   /** Most counts on one way out, or seconds of the longest breath. */
   most: z.number().min(0).max(600).exactOptional(),
+  /** Beats per minute of the quickest line. */
+  tempo: z.number().min(1).max(600).exactOptional(),
 });
 
 export type StopCause = (typeof STOP_CAUSES)[number];

@@ -183,6 +183,12 @@ test.each<[string, Parameters<typeof resultOf>[0], number | null, ReturnType<typ
   expect(resultOf(course, elapsed)).toEqual(result);
 });
 
+test('spoken lines say how quick they got', () => {
+  const quicker = courseOf(work({ ...words, repeats: 3, beats: 8, tempo: 100, quickening: 0.1 }));
+  expect(resultOf(quicker, quicker.seconds)).toMatchObject({ outcome: 'done', rounds: 3, tempo: 121 });
+  expect(resultOf(quicker, 5)).toMatchObject({ outcome: 'shortened', rounds: 1, tempo: 100 });
+});
+
 test('a breath that is over is over: its seconds are kept, the rest begins, and the next may be longer', () => {
   const first = endPart(longest, 11.4);
   expect(momentOf(first, 11.5)?.part).toMatchObject({ act: 'rest', startsAt: 11.4, seconds: 15 });

@@ -12,6 +12,8 @@ export interface StillResult {
   readonly rounds: number;
   /** Most counts on one way out, or seconds of the longest breath; none where neither is counted. */
   readonly most?: number;
+  /** Beats per minute of the quickest line that was said; none where nothing is. */
+  readonly tempo?: number;
 }
 
 /** What is left of a course when it is left, is a matter of a moment. Seconds. */
@@ -50,10 +52,16 @@ export function resultOf({ parts, seconds: all }: StillCourse, elapsed: number |
     .flatMap(({ act, counts, seconds }) =>
       act === 'out' ? (counts ?? []) : act === 'longest' ? Math.round(seconds) : [],
     );
+  const tempos = parts
+    .filter(isDone)
+    .flatMap(({ act, counts, seconds }) =>
+      act === 'say' && counts !== undefined ? Math.round((counts * 60) / seconds) : [],
+    );
   return {
     outcome: broken.size === 0 ? 'done' : 'shortened',
     seconds: Math.round(Math.min(elapsed, all)),
     rounds: whole.size,
     ...(figures.length > 0 && { most: Math.max(...figures) }),
+    ...(tempos.length > 0 && { tempo: Math.max(...tempos) }),
   };
 }

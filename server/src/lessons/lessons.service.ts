@@ -46,10 +46,11 @@ export class LessonsService {
 
   /** Today's lessons in order, each with its student, condition, routine and last run. */
   async today(studioId: string): Promise<TodayDto> {
-    const { date, weekday } = this.clock.today(await this.studios.timeZoneOf(studioId));
+    const timeZone = await this.studios.timeZoneOf(studioId);
+    const { date, weekday } = this.clock.today(timeZone);
     const lessons = await this.scope.of(Lesson, studioId).find({ where: { weekday }, order: { startsAt: 'ASC' } });
     const ids = [...new Set(lessons.map(({ studentId }) => studentId))];
-    const withToday = await this.forToday(studioId, date, await this.students.some(studioId, ids));
+    const withToday = await this.forToday(studioId, timeZone, date, await this.students.some(studioId, ids));
     return {
       day: date,
       lessons: lessons.flatMap((lesson) => {
@@ -60,8 +61,9 @@ export class LessonsService {
   }
 
   async studentToday(studioId: string, studentId: string): Promise<StudentTodayDto> {
-    const { date } = this.clock.today(await this.studios.timeZoneOf(studioId));
-    const [today] = await this.forToday(studioId, date, [await this.students.get(studioId, studentId)]);
+    const timeZone = await this.studios.timeZoneOf(studioId);
+    const { date } = this.clock.today(timeZone);
+    const [today] = await this.forToday(studioId, timeZone, date, [await this.students.get(studioId, studentId)]);
     if (!today) throw notFound('student');
     return today;
   }
@@ -80,8 +82,12 @@ export class LessonsService {
     return { day, conditions };
   }
 
-  private async forToday(studioId: string, day: string, students: readonly StudentDto[]): Promise<StudentTodayDto[]> {
-    const timeZone = await this.studios.timeZoneOf(studioId);
+  private async forToday(
+    studioId: string,
+    timeZone: string,
+    day: string,
+    students: readonly StudentDto[],
+  ): Promise<StudentTodayDto[]> {
     const ids = students.map(({ id }) => id);
     const [conditions, routines, lastRuns, locks, dizzy, pain, checks] = await Promise.all([
       this.scope.of(DayCondition, studioId).find({ where: { day, studentId: In(ids) } }),

@@ -5,7 +5,7 @@ import { StudioScope } from '../database/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
 import { StudentsService } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
-import type { HistoryDto } from './dto/history.dto.ts';
+import type { HistoryDto, LastSungDto } from './dto/history.dto.ts';
 
 /** House choice: what was not sung for twelve weeks is new again. */
 const HISTORY_DAYS = 84;
@@ -29,6 +29,16 @@ function lastResults(rows: readonly Row[]): StepResult[] {
   const last = new Map<string, StepResult>();
   for (const { results } of rows)
     for (const result of results ?? []) if (result.outcome !== 'passed-over') last.set(result.exerciseId, result);
+  return [...last.values()];
+}
+
+/** How far each sung exercise came when it was last sung. */
+function lastSung(rows: readonly Row[]): LastSungDto[] {
+  const last = new Map<string, LastSungDto>();
+  for (const { worked_on: workedOn } of rows)
+    for (const { exerciseId, keys, highest, tempo, manners = [] } of workedOn)
+      if (highest !== null && tempo !== null)
+        last.set(exerciseId, { exerciseId, keys, highest, tempo, manners: [...manners] });
   return [...last.values()];
 }
 
@@ -59,6 +69,7 @@ export class HistoryService {
       stuck: [...(stuck ?? [])],
       ease: [...(ease ?? [])].map(([exerciseId, value]) => ({ exerciseId, ease: value })),
       results: lastResults(rows),
+      lastSung: lastSung(rows),
     };
   }
 }

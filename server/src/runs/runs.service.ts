@@ -174,11 +174,13 @@ export class RunsService {
   ): Promise<ReadonlyMap<string, string>> {
     const rows = (await this.scope.query(
       studioId,
-      `select distinct on (run.student_id) run.student_id, run.stops @> '[{"mark":"pain"}]' as hurt,
-              to_char(run.started_at at time zone $3, 'YYYY-MM-DD') as day
-         from run
-        where run.studio_id = $1 and run.student_id = any($2)
-        order by run.student_id, run.started_at desc`,
+      `select student.id as student_id, last.stops @> '[{"mark":"pain"}]' as hurt,
+              to_char(last.started_at at time zone $3, 'YYYY-MM-DD') as day
+         from unnest($2::uuid[]) as student(id)
+        cross join lateral (
+              select stops, started_at from run
+               where run.studio_id = $1 and run.student_id = student.id
+               order by started_at desc, id desc limit 1) last`,
       [students, timeZone],
     )) as { student_id: string; hurt: boolean; day: string }[];
     return new Map(rows.filter(({ hurt }) => hurt).map(({ student_id, day }) => [student_id, day]));

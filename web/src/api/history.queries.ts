@@ -12,7 +12,11 @@ export const historyQuery = (studentId: string) =>
   });
 
 /** A student's history as the core reads it. */
-export function historyFrom({ ease, stuck, ...figures }: Omit<Schemas['HistoryDto'], 'results'>): StudentHistory {
+export function historyFrom({
+  ease,
+  stuck,
+  ...figures
+}: Omit<Schemas['HistoryDto'], 'results' | 'lastSung'>): StudentHistory {
   return {
     ...figures,
     stuck: new Set(stuck),

@@ -1040,6 +1040,13 @@ export interface components {
             exerciseId: string;
             ease: number;
         };
+        LastSungDto: {
+            exerciseId: string;
+            keys: number;
+            highest: number;
+            tempo: number;
+            manners: string[];
+        };
         HistoryDto: {
             weekMinutes?: number;
             usualWeekMinutes?: number;
@@ -1048,6 +1055,7 @@ export interface components {
             stuck: string[];
             ease: components["schemas"]["ExerciseEaseDto"][];
             results: components["schemas"]["StepResult"][];
+            lastSung: components["schemas"]["LastSungDto"][];
         };
         RunSummaryDto: {
             /** Format: uuid */
@@ -1474,6 +1482,7 @@ export interface components {
             seconds: number;
             rounds: number;
             most?: number;
+            tempo?: number;
         };
         RecipePart: {
             /** @enum {string} */

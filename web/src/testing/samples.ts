@@ -140,7 +140,7 @@ export function usualAnswers(): Answers {
     'GET /api/exercises': shelf,
     'GET /api/students': [student()],
     [`GET /api/students/${STUDENT}/today`]: today,
-    [`GET /api/students/${STUDENT}/history`]: { stuck: [], ease: [], results: [] },
+    [`GET /api/students/${STUDENT}/history`]: { stuck: [], ease: [], results: [], lastSung: [] },
     [`GET /api/students/${STUDENT}/range-checks`]: [],
     [`GET /api/students/${STUDENT}/locks`]: [],
     [`GET /api/students/${STUDENT}/belt-evidence`]: { ceiling: null, easyDays: [], hardDays: [], isEnough: false },

@@ -135,7 +135,7 @@ const singOwn = (exercise: Exercise, answers = {}): Promise<OpenedPage> =>
 test('as long as it lasts: the main act says that the breath is over, and the result is sent with the last time beside it', async () => {
   const last = { stepId: ROUTINE, exerciseId: 'breath', outcome: 'done', seconds: 40, rounds: 2, most: 14 };
   const { user, sent } = await singOwn(breath, {
-    [`GET /api/students/${STUDENT}/history`]: { stuck: [], ease: [], results: [last] },
+    [`GET /api/students/${STUDENT}/history`]: { stuck: [], ease: [], results: [last], lastSung: [] },
   });
   expect(await screen.findByText('last time 2 rounds · up to 14 s')).toBeVisible();
   await user.click(press('Start'));
@@ -182,4 +182,14 @@ test('the same line once more is told by its beats', async () => {
   const { user } = await singOwn(own('again', { kind: 'spoken', repeats: 2, beats: 4, tempo: 60, text: 'Well now.' }));
   await user.click(press('Start'));
   expect(screen.getByText('then 4 beats')).toBeVisible();
+});
+
+test('how far a ladder came when it was last sung stands beside it, with the furthest of its manners', async () => {
+  const tune = own('manners', { kind: 'pattern', pattern: '1 2 3 2 1:2', syllables: 'nay*' });
+  const exercise = { ...tune, manners: ['full', 'soft', 'softest'] };
+  const last = { exerciseId: exercise.id, keys: 12, highest: 74, tempo: 92, manners: ['soft', 'full'] };
+  await singOwn(exercise, {
+    [`GET /api/students/${STUDENT}/history`]: { stuck: [], ease: [], results: [], lastSung: [last] },
+  });
+  expect(await screen.findByText('last time 12 keys · top D5 · 92 bpm · soft')).toBeVisible();
 });

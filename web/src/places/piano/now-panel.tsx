@@ -21,7 +21,7 @@ import { layRunStones } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
 import { clockText } from '../../ui/format.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
-import { useResultWords } from '../../ui/result-words.ts';
+import { useLastSungWords, useResultWords } from '../../ui/result-words.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { Mirror } from './mirror.tsx';
 import { nextHelp } from './use-run-keys.ts';
@@ -152,6 +152,9 @@ function Way({ running, state }: Pick<NowPanelProps, 'running' | 'state'>): Reac
 export function NowPanel({ running, state, exercise, studentId }: NowPanelProps): ReactElement {
   const { t } = useTranslation();
   const { ref, width, height } = useElementSize();
+  const sungWords = useLastSungWords();
+  const past = useQuery(historyQuery(studentId)).data?.lastSung ?? [];
+  const last = past.find(({ exerciseId }) => exerciseId === exercise?.id);
   const step = currentStep(state);
   const key = currentKey(state);
   if (!step || !key) return <StillNow running={running} state={state} exercise={exercise} studentId={studentId} />;
@@ -178,6 +181,7 @@ export function NowPanel({ running, state, exercise, studentId }: NowPanelProps)
         </output>
         <Syllables state={state} exercise={exercise} />
         <Way running={running} state={state} />
+        {last && <p className={classes['then']}>{t('course.lastTime', { result: sungWords(last, exercise) })}</p>}
       </div>
       <div ref={ref} className={classes['way']}>
         <Stones
