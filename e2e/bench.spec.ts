@@ -12,7 +12,7 @@ test('start and step by hand change keys, top note and seconds', async ({ page }
   await row.click();
   await expect(row).toContainText('D4–E♭5');
   const before = await row.innerText();
-  await page.getByLabel('Start').fill('C4');
+  await page.getByLabel('Start', { exact: true }).fill('C4');
   await expect(row).toContainText('C4–E♭5');
   await page.getByRole('combobox', { name: 'Step' }).click();
   await page.getByRole('option', { name: '3 semitones' }).click();
@@ -24,7 +24,7 @@ test('start and step by hand change keys, top note and seconds', async ({ page }
     .click();
   await expect(page.getByRole('table').getByRole('row')).toHaveCount(6);
 
-  await page.getByLabel('Start').fill('C6');
+  await page.getByLabel('Start', { exact: true }).fill('C6');
   await expect(reasons(page).getByRole('alert')).toContainText('From C6 the first key already reaches G6, over E♭5.');
   await reasons(page).getByRole('button', { name: 'Start on A♭4' }).click();
   await expect(row).toContainText('A♭4–E♭5');
@@ -34,7 +34,7 @@ test('a choral style lowers the ceiling by one; a bass gets other starts and lim
   await stepRow(page, 'Up and down five').click();
   await expect(reasons(page).getByRole('heading', { name: /^Why E♭5/ })).toBeVisible();
   const bench = page.url();
-  const start = await page.getByLabel('Start').inputValue();
+  const start = await page.getByLabel('Start', { exact: true }).inputValue();
   await page.getByRole('link', { name: /In hand/ }).click();
   await page.getByRole('button', { name: 'Change the file' }).click();
   await page.getByRole('combobox', { name: 'Style' }).click();
@@ -50,7 +50,7 @@ test('a choral style lowers the ceiling by one; a bass gets other starts and lim
   await buildSixSteps(page);
   await stepRow(page, 'Up and down five').click();
   await expect(reasons(page).getByRole('heading', { name: /^Why D♭4/ })).toBeVisible();
-  expect([start, await page.getByLabel('Start').inputValue()]).toEqual(['D4', 'A♭2']);
+  expect([start, await page.getByLabel('Start', { exact: true }).inputValue()]).toEqual(['D4', 'A♭2']);
 });
 
 test('order, durations and a cool-down at the end survive a reload; a removal can be undone', async ({ page }) => {
@@ -234,17 +234,17 @@ test('at home both ends are narrower, before a performance the top is', async ({
 
 test('the teacher’s own top is one line of the ledger, and the reach still holds', async ({ page }) => {
   await stepRow(page, 'Up and down five').click();
-  await page.getByLabel('Top by hand').fill('C5');
+  await page.getByLabel('Top by hand', { exact: true }).fill('C5');
   await expect(reasons(page).getByText('set by the teacher')).toBeVisible();
   await expect(reasons(page).getByRole('heading', { name: /^Why C5/ })).toBeVisible();
-  await page.getByLabel('Top by hand').fill('C6');
+  await page.getByLabel('Top by hand', { exact: true }).fill('C6');
   await expect(reasons(page).getByText('never past the reach')).toBeVisible();
   await expect(reasons(page).getByRole('heading', { name: /^Why E5/ })).toBeVisible();
 });
 
 test('a top by hand that leaves no room is a problem of the step, mended with one press', async ({ page }) => {
   await stepRow(page, 'Up and down five').click();
-  await page.getByLabel('Top by hand').fill('D4');
+  await page.getByLabel('Top by hand', { exact: true }).fill('D4');
   await expect(reasons(page).getByRole('alert')).toContainText('The pattern spans 7 semitones; B3 to D4 holds 3.');
   await expect(stepRow(page, 'Up and down five')).toContainText('left out');
   await reasons(page).getByRole('button', { name: 'Give the limits back to the rules' }).click();

@@ -31,8 +31,8 @@ test('work that is no tune: written, put on the bench, sized there, conducted, f
   }
   await saved(page);
   await stepRow(page, 'One long s').click();
-  await page.getByLabel('Seconds, at most').fill('12');
-  await page.getByLabel('Seconds, at most').press('Tab');
+  await page.getByLabel('Seconds, at most', { exact: true }).fill('12');
+  await page.getByLabel('Seconds, at most', { exact: true }).press('Tab');
   await saved(page);
 
   const bench = page.url();

@@ -1,5 +1,6 @@
 import { NumberInput } from '@mantine/core';
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
 
 interface CountFieldProps {
   readonly label: string;
@@ -11,7 +12,7 @@ interface CountFieldProps {
   readonly onSet: (value: number | undefined) => void;
 }
 
-/** A number that may be left to its usual value; what is out of bounds is not taken. */
+/** A number that may be left to its usual value; what is out of bounds stays as typed, says so and is not taken. */
 export function CountField({
   label,
   value,
@@ -21,20 +22,24 @@ export function CountField({
   allowsParts = false,
   onSet,
 }: CountFieldProps): ReactElement {
+  const { t } = useTranslation();
+  const [refused, refuse] = useState<number | null>(null);
   return (
     <NumberInput
       w={104}
       size="sm"
       label={label}
+      clampBehavior="none"
       min={min}
       max={max}
-      clampBehavior="blur"
       allowDecimal={allowsParts}
       placeholder={usual}
-      value={value ?? ''}
+      value={refused ?? value ?? ''}
+      error={refused !== null && t('shelf.work.between', { least: min, most: max })}
       onChange={(typed) => {
-        if (typed === '') onSet(undefined);
-        else if (typeof typed === 'number' && typed >= min && typed <= max) onSet(typed);
+        const isTaken = typed === '' || (typeof typed === 'number' && typed >= min && typed <= max);
+        refuse(isTaken || typeof typed !== 'number' ? null : typed);
+        if (isTaken) onSet(typed === '' ? undefined : typed);
       }}
     />
   );

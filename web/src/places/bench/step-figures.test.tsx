@@ -134,3 +134,15 @@ test('an overlay of the studio’s own is laid over a step; a caution on file sa
   await openStep({ overlay: OWN.id }, { ...answers, [`GET /api/students/${STUDENT}/today`]: careful });
   expect(screen.getByText(/What lies over it is left out/)).toBeVisible();
 });
+
+test('a count out of its bounds stays as typed, says so and is not taken', async () => {
+  const page = await openStep({ timesPerKey: 2 });
+  const field = screen.getByLabelText('Times in each key');
+  await fill(page, field, '99');
+  expect(screen.getByText('goes from 1 to 8')).toBeVisible();
+  expect(field).toHaveValue('99');
+  expect(page.sent).toEqual([]);
+  await fill(page, field, '3');
+  expect(screen.queryByText('goes from 1 to 8')).toBeNull();
+  await kept(page, { timesPerKey: 3 });
+});
