@@ -1,29 +1,15 @@
-import { fewMoreThenHome, goHome, turnBack, type FewMore, type Ladder } from '../ladder/index.ts';
+import { goHome, turnBack, type Ladder } from '../ladder/index.ts';
 import { isMissed, STOP_MARKS } from '../past/index.ts';
 import { keyWays } from '../routine/index.ts';
 import { endPart, resultOf } from '../still/index.ts';
 import { moreHelp } from './help-after.ts';
+import { canGoHome, canTurnBack, currentKey, currentStep, fewMore, firstToCome } from './run-queries.ts';
 import { runKeysOf } from './run-plan.ts';
 import type { StopCause, SungKey } from './run.schema.ts';
 import type { RunAction, RunKey, RunState, RunStep } from './run.types.ts';
 
 /** A warm-up is never hard work: effort over this, of ten, is a stop. */
 const MOST_EFFORT = 4;
-
-/** The step being worked on, if the run is not over. */
-export function currentStep(state: RunState): RunStep | undefined {
-  return state.steps[state.stepIndex];
-}
-
-/** Index of the first step that has not begun. */
-export function firstToCome({ stepIndex, begun }: RunState): number {
-  return begun ? stepIndex + 1 : stepIndex;
-}
-
-/** The key being sung, if the step has keys. */
-export function currentKey(state: RunState): RunKey | undefined {
-  return currentStep(state)?.keys[state.keyIndex];
-}
 
 function enter(state: RunState, id: string, outcome: SungKey['outcome']): RunState {
   const step = currentStep(state);
@@ -71,7 +57,7 @@ function withKeys(state: RunState, change: (key: RunKey, index: number) => RunKe
 /** After a missed key help comes back for one. */
 function helped(state: RunState): RunState {
   const last = state.sung.at(-1);
-  if (!last || last.stepId !== currentStep(state)?.stepId || !isMissed(last)) return state;
+  if (!last || !isMissed(last)) return state;
   return withKeys(state, (key, index) =>
     index === state.keyIndex && key.help ? { ...key, help: moreHelp(key.help) } : key,
   );
@@ -94,51 +80,18 @@ function advance(state: RunState): RunState {
 }
 
 /** Replaces what is left of a ladder after the key being sung; `turned` where it does not go out any more. */
-function replan(state: RunState, rest: (step: RunStep, key: RunKey) => Ladder | undefined, turned = true): RunState {
-  const step = currentStep(state);
-  const key = currentKey(state);
-  const ladder = step && key && rest(step, key);
-  if (!step || !ladder) return state;
-  const keys = [
-    ...step.keys.slice(0, state.keyIndex + 1),
-    ...runKeysOf(ladder, keyWays(ladder.rungs, step.manners ?? [], false)),
-  ];
-  const steps = state.steps.map((other, index) => (index === state.stepIndex ? { ...other, keys } : other));
+function replan(state: RunState, rest: Ladder, turned = true): RunState {
+  const steps = state.steps.map((step, index) => {
+    if (index !== state.stepIndex) return step;
+    const ways = keyWays(rest.rungs, step.manners ?? [], false);
+    return { ...step, keys: [...step.keys.slice(0, state.keyIndex + 1), ...runKeysOf(rest, ways)] };
+  });
   return { ...state, steps, turned };
 }
 
-/** Whether the way home can still be taken: a ladder that is away from its start and not on its way there. */
-export function canTurnBack(state: RunState): boolean {
-  const key = currentKey(state);
-  const start = currentStep(state)?.ladder?.start;
-  return (
-    state.begun &&
-    key !== undefined &&
-    start !== undefined &&
-    key.leg !== 'home' &&
-    key.tonic !== start &&
-    !state.turned
-  );
-}
-
-/** Whether the start key can be sung next as the last. */
-export function canGoHome(state: RunState): boolean {
-  const key = currentKey(state);
-  const start = currentStep(state)?.ladder?.start;
-  return state.begun && key !== undefined && start !== undefined && key.tonic !== start;
-}
-
-/**
- * So many keys further the way the ladder goes, then home, or why that cannot be.
- *
- * @param seconds left for what comes after the key being sung
- * @returns nothing where the ladder is on its way home already, or the step has none
- */
-export function fewMore(state: RunState, more: number, seconds: number): FewMore | undefined {
-  const step = currentStep(state);
-  const key = currentKey(state);
-  if (!step?.ladder || !key || !state.begun || key.leg !== step.keys[0]?.leg) return undefined;
-  return fewMoreThenHome(step.ladder, key.tonic, key.leg === 'down' ? -1 : 1, more, seconds);
+/** Sings the rest instead of what was planned, the key being sung kept. */
+function goOnWith(state: RunState, rest: Ladder, id: string, turned = true): RunState {
+  return advance(enter(replan(state, rest, turned), id, 'sung'));
 }
 
 /** Dizziness ends breath work for the day. */
@@ -237,6 +190,8 @@ function withRepairs(state: RunState, blocks: readonly RunStep[]): RunState {
  */
 export function conduct(state: RunState, action: RunAction): RunState {
   if (state.phase === 'finished') return state;
+  const ladder = currentStep(state)?.ladder;
+  const key = currentKey(state);
   switch (action.type) {
     case 'pause':
       return state.phase === 'singing' ? { ...state, phase: 'paused' } : state;
@@ -268,26 +223,13 @@ export function conduct(state: RunState, action: RunAction): RunState {
       return advance(enter(state, action.id, 'skipped'));
     case 'again':
       return { ...(state.begun ? enter(state, action.id, 'sung') : state), begun: true, phase: 'singing' };
-    case 'turn-back': {
-      if (!canTurnBack(state)) return state;
-      const home = replan(state, (step, key) => step.ladder && turnBack(step.ladder, key.tonic));
-      return advance(enter(home, action.id, 'sung'));
-    }
-    case 'home': {
-      if (!canGoHome(state)) return state;
-      const home = replan(state, (step) => step.ladder && goHome(step.ladder));
-      return advance(enter(home, action.id, 'sung'));
-    }
+    case 'turn-back':
+      return ladder && key && canTurnBack(state) ? goOnWith(state, turnBack(ladder, key.tonic), action.id) : state;
+    case 'home':
+      return ladder && canGoHome(state) ? goOnWith(state, goHome(ladder), action.id) : state;
     case 'then-home': {
       const found = fewMore(state, action.more, action.seconds);
-      if (!found?.canBe) return state;
-      return advance(
-        enter(
-          replan(state, () => found.ladder, false),
-          action.id,
-          'sung',
-        ),
-      );
+      return found?.canBe ? goOnWith(state, found.ladder, action.id, false) : state;
     }
     case 'next-step':
       return toStep(withResult(left(state, action), action.elapsed), state.stepIndex + 1);

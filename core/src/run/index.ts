@@ -1,4 +1,5 @@
-export { canGoHome, canTurnBack, conduct, currentKey, currentStep, fewMore } from './conduct.ts';
+export { conduct } from './conduct.ts';
+export { canGoHome, canTurnBack, currentKey, currentStep, fewMore } from './run-queries.ts';
 export { mannerThatWorked } from './help-after.ts';
 export { MOST_READY_QUESTIONS, READY_GLIDE, USUAL_READY_QUESTIONS, type ReadyQuestion } from './ready.data.ts';
 export { isReadyDue, repairsFor, type Repair } from './ready.ts';

@@ -1,6 +1,6 @@
 import { fitRoutine } from '../fit/index.ts';
 import { layRoutine, type RoutineContext, type RoutineStep } from '../routine/index.ts';
-import { firstToCome } from './conduct.ts';
+import { firstToCome } from './run-queries.ts';
 import { runStepOf } from './run-plan.ts';
 import type { RunState, RunStep } from './run.types.ts';
 

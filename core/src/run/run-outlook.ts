@@ -1,4 +1,4 @@
-import { currentKey, currentStep } from './conduct.ts';
+import { currentKey, currentStep } from './run-queries.ts';
 import type { RunKey, RunState } from './run.types.ts';
 
 /** How many keys are left to the next landmark; 0 where the key being sung is it. */

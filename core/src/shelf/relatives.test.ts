@@ -93,3 +93,13 @@ test('relatives in a circle come to an end', () => {
   expect(first && relativeThatFits(first, circle, () => false)).toBeNull();
   expect(first && relativeThatFits(first, circle, ({ id }) => id === 'c')?.id).toBe('c');
 });
+
+test.each<[number, boolean]>([
+  [0, true],
+  [1, false],
+  [4, false],
+])('breath that is held %p counts can be done at the wheel: %p', (holdCounts, isPossible) => {
+  const counts = { inCounts: 4, holdCounts, outCounts: 6, restCounts: 2, cycles: 3, countTempo: 60, growsBy: 0 };
+  const breath = { ...named('long-hiss'), kit: [], notWith: [], work: { kind: 'breath' as const, counts } };
+  expect(isPossibleWith(breath, 'in-the-car')).toBe(isPossible);
+});

@@ -1,0 +1,51 @@
+import { fewMoreThenHome, type FewMore } from '../ladder/index.ts';
+import type { RunKey, RunState, RunStep } from './run.types.ts';
+
+/** The step being worked on, if the run is not over. */
+export function currentStep(state: RunState): RunStep | undefined {
+  return state.steps[state.stepIndex];
+}
+
+/** Index of the first step that has not begun. */
+export function firstToCome({ stepIndex, begun }: RunState): number {
+  return begun ? stepIndex + 1 : stepIndex;
+}
+
+/** The key being sung, if the step has keys. */
+export function currentKey(state: RunState): RunKey | undefined {
+  return currentStep(state)?.keys[state.keyIndex];
+}
+
+/** Whether the way home can still be taken: a ladder that is away from its start and not on its way there. */
+export function canTurnBack(state: RunState): boolean {
+  const key = currentKey(state);
+  const start = currentStep(state)?.ladder?.start;
+  return (
+    state.begun &&
+    key !== undefined &&
+    start !== undefined &&
+    key.leg !== 'home' &&
+    key.tonic !== start &&
+    !state.turned
+  );
+}
+
+/** Whether the start key can be sung next as the last. */
+export function canGoHome(state: RunState): boolean {
+  const key = currentKey(state);
+  const start = currentStep(state)?.ladder?.start;
+  return state.begun && key !== undefined && start !== undefined && key.tonic !== start;
+}
+
+/**
+ * So many keys further the way the ladder goes, then home, or why that cannot be.
+ *
+ * @param seconds left for what comes after the key being sung
+ * @returns nothing where the ladder is on its way home already, or the step has none
+ */
+export function fewMore(state: RunState, more: number, seconds: number): FewMore | undefined {
+  const step = currentStep(state);
+  const key = currentKey(state);
+  if (!step?.ladder || !key || !state.begun || key.leg !== step.keys[0]?.leg) return undefined;
+  return fewMoreThenHome(step.ladder, key.tonic, key.leg === 'down' ? -1 : 1, more, seconds);
+}
