@@ -1,4 +1,4 @@
-import { contextOf } from '../testing/routine-context.ts';
+import { contextOf, exercises } from '../testing/routine-context.ts';
 import { keys } from '../testing/ladders.ts';
 import type { VoiceFile } from '../voice/index.ts';
 import { layRoutine, routineStepSchema, type LaidStep, type RoutineContext, type StepSettings } from './index.ts';
@@ -104,6 +104,33 @@ test('what is shown takes its time and is not voiced', () => {
   const shown = layOut({ help: 'shown-then-sung' });
   expect(shown.voicedSeconds).toBeCloseTo(alone.voicedSeconds, 6);
   expect(shown.seconds).toBeGreaterThan(alone.seconds * 1.8);
+});
+
+test('a glide of another shape, every second one mirrored; what is no glide has neither', () => {
+  const glides = (settings: StepSettings) => {
+    const { laid } = layOut(settings, {}, {}, 'lip-trill-glides');
+    const pieces = laid?.kind === 'siren' ? laid.siren.pieces : [];
+    return [0, 1].map((pass) => {
+      const [first] = pieces.filter((piece) => piece.pass === pass);
+      return (first?.to ?? 0) > (first?.from ?? 0) ? 'up' : 'down';
+    });
+  };
+  expect(glides({ shape: 'down' })).toEqual(['down', 'down']);
+  expect(glides({ shape: 'up', mirrored: true })).toEqual(['up', 'down']);
+  expect(layOut({ shape: 'down', mirrored: true }).seconds).toBe(plain.seconds);
+});
+
+test('calls from a list of the step, in its order or drawn', () => {
+  const calls = [...exercises.values()].find(({ work }) => work.kind === 'spoken');
+  const said = (settings: StepSettings) => {
+    const { laid } = layOut({ repeats: 4, ...settings }, {}, {}, calls?.id);
+    return laid?.kind === 'still' ? laid.course.parts.flatMap(({ text }) => text ?? []) : [];
+  };
+  expect(said({ lines: ['Hey!', 'Ahoy!', 'Ho!'] })).toEqual(['Hey!', 'Ahoy!', 'Ho!', 'Hey!']);
+  const drawn = said({ lines: ['Hey!', 'Ahoy!', 'Ho!'], order: 'drawn' });
+  expect(new Set(drawn).size).toBeGreaterThan(1);
+  // An order to draw from one line is no order.
+  expect(said({ order: 'drawn' })).toHaveLength(4);
 });
 
 const OWN = {

@@ -39,10 +39,30 @@ function onSyllables(work: Work, syllables: string): Work {
   }
 }
 
+/** Glides of another shape, calls from another list: what a step chooses of how the work is done. */
+function asChosen(work: Work, { shape, mirrored, lines, order }: StepSettings): Work {
+  switch (work.kind) {
+    case 'siren':
+      return { ...work, ...(shape && { shape }), ...(mirrored !== undefined && { mirrored }) };
+    case 'spoken': {
+      const said = lines ? [...lines] : work.lines;
+      return { ...work, lines: said, order: said.length < 2 ? 'given' : (order ?? work.order) };
+    }
+    case 'pattern':
+    case 'breath':
+    case 'timed':
+      return work;
+  }
+}
+
+const CHOICES = ['figures', 'syllables', 'manners', 'shape', 'mirrored', 'lines', 'order'] as const;
+
 /** An exercise with what one step sets of its work; what the step leaves out is the exercise’s own. */
-export function withSettings(exercise: Exercise, { figures, syllables, manners }: StepSettings): Exercise {
-  if (!figures && syllables === undefined && !manners) return exercise;
-  const figured = figures ? workWith(exercise.work, figures) : exercise.work;
+export function withSettings(exercise: Exercise, settings: StepSettings): Exercise {
+  if (CHOICES.every((name) => settings[name] === undefined)) return exercise;
+  const { figures, syllables, manners } = settings;
+  const chosen = asChosen(exercise.work, settings);
+  const figured = figures ? workWith(chosen, figures) : chosen;
   const work = syllables === undefined ? figured : onSyllables(figured, syllables);
   return { ...exercise, work, ...(manners && { manners: [...manners] }) };
 }

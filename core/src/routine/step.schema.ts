@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { exerciseId, line, lines, midiNote, whole, type ReadonlyDeep } from '../fields.schema.ts';
-import { PLACEMENT_RULES, TRAVELS } from '../ladder/index.ts';
+import { PLACEMENT_RULES, SIREN_SHAPES, TRAVELS } from '../ladder/index.ts';
 import { LIMIT_ANCHORS } from '../limits/index.ts';
 import { LONGEST_TEXT } from '../pattern/index.ts';
-import { HELP_CHOICES } from '../shelf/index.ts';
+import { HELP_CHOICES, LINE_ORDERS } from '../shelf/index.ts';
 
 /** House limits; nobody sings more of it. */
 const MOST = {
@@ -17,6 +17,7 @@ const MOST = {
   tempoStep: 12,
   further: 12,
   manners: 8,
+  lines: 60,
 };
 const seconds = whole(5, MOST.seconds);
 
@@ -100,6 +101,12 @@ const stepSettingsSchema = z.strictObject({
   seconds: seconds.exactOptional(),
   /** Glides, cycles or repeats of a step that is not a ladder. */
   repeats: whole(1, MOST.repeats).exactOptional(),
+  /** A glide of another shape, or every second one the other way round. */
+  shape: z.enum(SIREN_SHAPES).exactOptional(),
+  mirrored: z.boolean().exactOptional(),
+  /** Other lines to say or call, and how they come. */
+  lines: z.array(line(120)).min(2).max(MOST.lines).exactOptional(),
+  order: z.enum(LINE_ORDERS).exactOptional(),
   /** Figures of work that is no tune. */
   figures: figures.exactOptional(),
   /** Something laid over the step, the id of an overlay. */

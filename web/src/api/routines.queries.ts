@@ -6,13 +6,14 @@ export type Routine = Schemas['RoutineDto'];
 
 /** Steps of the core as a routine keeps them: copies, that may be edited. */
 export function stepsOf(steps: readonly RoutineStep[]): Routine['steps'] {
-  return steps.map(({ settings: { struck, added, manners, ...settings }, ...step }) => ({
+  return steps.map(({ settings: { struck, added, manners, lines, ...settings }, ...step }) => ({
     ...step,
     settings: {
       ...settings,
       ...(struck && { struck: [...struck] }),
       ...(added && { added: [...added] }),
       ...(manners && { manners: [...manners] }),
+      ...(lines && { lines: [...lines] }),
     },
   }));
 }

@@ -1408,6 +1408,12 @@ export interface components {
                 withinSeconds?: number;
                 seconds?: number;
                 repeats?: number;
+                /** @enum {string} */
+                shape?: "up" | "down" | "up-down" | "down-up";
+                mirrored?: boolean;
+                lines?: string[];
+                /** @enum {string} */
+                order?: "given" | "drawn";
                 figures?: {
                     inCounts?: number;
                     holdCounts?: number;

@@ -5,6 +5,7 @@ import { EndFields } from './end-fields.tsx';
 import { FieldGroup, type StepFieldsProps } from './field-group.tsx';
 import { KeyFields } from './key-fields.tsx';
 import { VoiceFields } from './voice-fields.tsx';
+import { WorkChoices } from './work-choices.tsx';
 import classes from './bench.module.css';
 
 const TIMES = [
@@ -56,6 +57,7 @@ interface MoreFieldsProps extends StepFieldsProps {
 export function MoreFields(props: MoreFieldsProps): ReactElement {
   return (
     <div className={classes['more']}>
+      <WorkChoices {...props} />
       <KeyFields {...props} />
       <EndFields {...props} />
       <VoiceFields {...props} />

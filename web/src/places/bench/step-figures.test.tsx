@@ -146,3 +146,24 @@ test('a count out of its bounds stays as typed, says so and is not taken', async
   expect(screen.queryByText('goes from 1 to 8')).toBeNull();
   await kept(page, { timesPerKey: 3 });
 });
+
+test('glides take another shape and go both ways; the usual shape is nothing set', async () => {
+  const page = await openStep({}, {}, 'lip-trill-glides');
+  await choose(page, 'Shape', 'down');
+  await kept(page, { shape: 'down' });
+  await page.user.click(screen.getByLabelText('Every second one the other way round'));
+  await kept(page, { shape: 'down', mirrored: true });
+  await page.user.click(screen.getByRole('button', { name: 'Put back: glides down' }));
+  await kept(page, { mirrored: true });
+});
+
+test('calls from a list of the step: one alone is refused at the field and stays as typed', async () => {
+  const page = await openStep({}, {}, 'spoken-first');
+  await page.user.click(screen.getByRole('button', { name: /^1 ?Spoken first/ }));
+  const field = screen.getByLabelText('A list to say or call');
+  await page.user.type(field, 'Hey!{Enter}');
+  expect(screen.getByText('At least two to choose from')).toBeVisible();
+  expect(page.sent).toEqual([]);
+  await page.user.type(field, 'Ahoy!{Enter}');
+  await kept(page, { lines: ['Hey!', 'Ahoy!'] });
+});
