@@ -86,7 +86,7 @@ export const bench = {
       step: 'step',
       returnStep: 'step home',
       travel: 'travel',
-      maxKeys: 'most keys',
+      maxKeys: 'keys at most',
       timesPerKey: 'times a key',
       touchLimit: 'touch the limit',
       tempo: 'tempo',

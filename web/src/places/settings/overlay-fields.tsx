@@ -32,9 +32,9 @@ function OverlayField({
   const { t } = useTranslation();
   return (
     <Stack gap={6}>
-      <Group align="flex-start" wrap="nowrap">
+      <Group align="flex-start">
         <TextInput
-          w={220}
+          flex="0 1 220px"
           label={t('settings.overlays.name', { number })}
           maxLength={60}
           error={name.trim() === '' && t('settings.overlays.noName')}
@@ -44,7 +44,7 @@ function OverlayField({
           }}
         />
         <TextInput
-          flex={1}
+          flex="1 1 260px"
           label={t('settings.overlays.text')}
           maxLength={240}
           error={text.trim() === '' && t('settings.overlays.noText')}

@@ -25,9 +25,9 @@ export function ReadyFields({ questions, onChange }: ReadyFieldsProps): ReactEle
       <Stack gap="sm">
         <p className={classes['hint']}>{t('settings.ready.hint')}</p>
         {questions.map(({ text, goal }, index) => (
-          <Group key={index} align="flex-end" wrap="nowrap">
+          <Group key={index} align="flex-end">
             <TextInput
-              flex={1}
+              flex="1 1 260px"
               label={t('settings.ready.question', { number: index + 1 })}
               maxLength={120}
               error={text.trim() === '' && t('settings.ready.empty')}
