@@ -1,14 +1,13 @@
 import { hasWhatItNeeds, isGentle } from '../day/index.ts';
-import { STAGES } from '../limits/index.ts';
-import { answerTo, isSungWork, opposedOn, patternOfWork, type Exercise } from '../shelf/index.ts';
-import { lengthRange, type LengthRange, type StepShape } from '../fit/index.ts';
-import { layRoutine, layStep, type StepSettings } from '../routine/index.ts';
+import { answerTo, isSungWork, opposedOn, type Exercise } from '../shelf/index.ts';
+import { layRoutine, type StepSettings } from '../routine/index.ts';
 import { turned } from './coming-back.ts';
 import { mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import { shapeOf, stepShape } from './draft-shape.ts';
 import type { DraftContext, DraftedStep, PassedOver } from './draft.types.ts';
-import { isRested, voiceOf } from '../voice/index.ts';
+import { lengthsOf, type Lengths } from './lengths.ts';
+import { voiceOf } from '../voice/index.ts';
 
 /** A place that was filled: the step, its seconds at least and at most, and why. */
 export interface Filled extends DraftedStep {
@@ -41,14 +40,6 @@ const MOST_PASSED_OVER = 4;
 const FEWEST_KEYS = 3;
 /** House choice: silent steps a thorough school of breath adds. */
 const THOROUGH_BREATHS = 3;
-/** What an exercise is set to in a draft: at the tempo it is learnt in while it is new, as the last run left it later. */
-function settingsOf(exercise: Exercise, context: DraftContext): StepSettings {
-  const { id, work } = exercise;
-  if (work.kind !== 'pattern') return {};
-  if (context.known.has(id)) return turned(exercise, context).settings;
-  return work.tempo.learn === undefined ? {} : { tempo: work.tempo.learn };
-}
-
 function isFastBreath({ work }: Exercise): boolean {
   return work.kind === 'breath' && work.bursts !== undefined;
 }
@@ -73,12 +64,6 @@ export function pinnedSteps(context: DraftContext): readonly Filled[] {
     const own = { ...step, locked: true, reason: 'Pinned.', passedOver: [], isKept: true, points: 10 };
     return [{ ...own, own: step.settings, exercise, least: seconds, most: seconds }];
   });
-}
-
-/** Sung steps that come before an exercise, by stage: what limits it there. */
-function sungBefore({ stage }: Exercise, filled: readonly Filled[]): number {
-  const rank = STAGES.indexOf(stage);
-  return filled.filter(({ exercise }) => isSungWork(exercise) && STAGES.indexOf(exercise.stage) < rank).length;
 }
 
 /** Less for what two steps of the stage serve already. */
@@ -117,75 +102,6 @@ function fitsShape(exercise: Exercise, filled: readonly Filled[], context: Draft
 /** The tune of an exercise, so that no two steps are sung to the same; none for glides and silent work. */
 function tuneOf({ work }: Exercise): string | null {
   return work.kind === 'pattern' ? work.pattern : null;
-}
-
-/** A tune narrower than this is none. Semitones. */
-const LEAST_SPAN = 4;
-
-/** What an exercise is set to, with the lengths it can have so. */
-interface Lengths extends LengthRange {
-  readonly settings: StepSettings;
-}
-
-/** A place in a draft that an exercise is tried at. */
-interface Place {
-  readonly sungSteps: number;
-  readonly shape: StepShape;
-  readonly context: DraftContext;
-}
-
-/**
- * What an exercise is set to, and how long it can be there. Where the voice has too few keys for it, it starts lower, and
- * where that is not enough the tune is narrowed as well.
- */
-function lengthsOf(exercise: Exercise, filled: readonly Filled[], context: DraftContext): Lengths | null {
-  const settings = settingsOf(exercise, context);
-  const place = { sungSteps: sungBefore(exercise, filled), shape: stepShape(exercise, context), context };
-  const start = lastStart(exercise, settings, place);
-  const again = start && lengthsWith(exercise, { ...settings, ...start }, place);
-  if (again && !again.isNarrow) return again;
-  const whole = lengthsWith(exercise, settings, place);
-  if (exercise.work.kind !== 'pattern' || (whole && !whole.isNarrow)) return whole;
-  for (const change of roomier(exercise, settings, place)) {
-    const found = lengthsWith(exercise, { ...settings, ...change }, place);
-    if (found && !found.isNarrow) return found;
-  }
-  return whole;
-}
-
-/** Where a ladder began last time, if it would begin elsewhere by itself; nowhere on a day that asks for other keys. */
-function lastStart(
-  exercise: Exercise,
-  settings: StepSettings,
-  { context, sungSteps }: Place,
-): { readonly start: number } | null {
-  const { known, reached, conditions } = context;
-  const last = known.has(exercise.id) && isRested(conditions) ? reached?.get(exercise.id) : undefined;
-  if (!last) return null;
-  const { laid } = layStep({ id: '', exerciseId: exercise.id, settings }, exercise, context, sungSteps, 0);
-  return laid?.kind === 'pattern' && laid.input.start === last.start ? null : { start: last.start };
-}
-
-function lengthsWith(exercise: Exercise, settings: StepSettings, { context, sungSteps, shape }: Place): Lengths | null {
-  const found = lengthRange({ id: '', exerciseId: exercise.id, settings }, exercise, context, sungSteps, shape);
-  return found && { settings, ...found };
-}
-
-/** Settings that give a ladder more keys, the gentlest first: a lower start, then a narrower tune from there. */
-function roomier(
-  exercise: Exercise,
-  settings: StepSettings,
-  { context, sungSteps, shape }: Place,
-): readonly StepSettings[] {
-  const step = { id: '', exerciseId: exercise.id, settings };
-  const { limits, laid, problem } = layStep(step, exercise, context, sungSteps, 0);
-  if (!limits) return [];
-  const span = limits.ceiling - limits.floor - (shape.leastKeys - 1);
-  const tune = exercise.work.kind === 'pattern' ? patternOfWork(exercise.work) : null;
-  const start = limits.floor - (tune?.low ?? 0);
-  const isRising = laid?.kind === 'pattern' ? laid.input.travel.startsWith('rise') : problem !== undefined;
-  const narrow = span >= LEAST_SPAN ? [{ narrowTo: span }, { narrowTo: span, start }] : [];
-  return isRising ? [{ start }, ...narrow] : narrow.slice(0, 1);
 }
 
 /** Whether a step sounds the first bridge on file, or a note over it; true where none is on file. */

@@ -19,7 +19,8 @@ export {
   type FormatName,
   type WrittenPattern,
 } from './melody.ts';
-export { midiFileOf, readMidiFile } from './midi-file.ts';
+export { readMidiFile } from './midi-read.ts';
+export { midiFileOf } from './midi-write.ts';
 export { noteValues, type NoteValue } from './note-values.ts';
 export { musicXmlOf } from './musicxml-write.ts';
 export { melodyOfPlayed, type PlayedNote } from './played.ts';

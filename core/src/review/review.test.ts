@@ -261,6 +261,16 @@ test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewCont
   expect(rulesOf(contextOf(steps, change))).not.toContain(rule);
 });
 
+test('how fast the quickest notes are is told, in the quickest of their keys', () => {
+  const fast = (settings: StepSettings): string | undefined => {
+    const steps = GOOD.map((id) => step(id, id === 'up-and-down-five' ? settings : {}));
+    const context = contextOf(steps, { song: { fastestNotesPerSecond: 9 } });
+    return reviewRoutine(context).find(({ rule }) => rule === 'song-run')?.message;
+  };
+  expect(fast({ tempo: 180 })).toMatch(/runs at 9\.0 notes a second; the fastest here is 3\.0\.$/);
+  expect(fast({ tempo: 180, tempoStep: 12, maxKeys: 2, travel: 'rise' })).toMatch(/the fastest here is 3\.2\.$/);
+});
+
 test('pulling both ways on what a caution is on file about stops, contrast or not', () => {
   const jaw = exercises.get('tongue-only-jaw-quiet');
   if (!jaw) throw new Error('the shelf lost an exercise');

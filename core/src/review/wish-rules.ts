@@ -65,11 +65,11 @@ const song: Rule = ({ laid, sung, context: { song: demands, kind } }) => {
     });
   const fastest = Math.max(
     0,
-    ...sung.flatMap(({ laid: way }) =>
-      way?.kind === 'pattern'
-        ? way.pattern.events.filter(isSounding).map(({ beats }) => way.input.tempo / 60 / beats)
-        : [],
-    ),
+    ...sung.flatMap(({ laid: way }) => {
+      if (way?.kind !== 'pattern') return [];
+      const quickest = Math.max(...way.ladder.rungs.map(({ tempo }) => tempo));
+      return way.pattern.events.filter(isSounding).map(({ beats }) => quickest / 60 / beats);
+    }),
   );
   if (fastestNotesPerSecond !== undefined && fastest < fastestNotesPerSecond)
     said.push({

@@ -6,7 +6,7 @@ import { StudioScope } from '../database/index.ts';
 import { GateService } from '../gate/index.ts';
 import { RangeChecksService } from '../range-checks/index.ts';
 import { RoutinesService } from '../routines/index.ts';
-import { RunsService } from '../runs/index.ts';
+import { RunsService, StopsService } from '../runs/index.ts';
 import { StudentsService, type StudentDto } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
 import { DayCondition } from './day-condition.entity.ts';
@@ -20,6 +20,7 @@ export class LessonsService {
     private readonly students: StudentsService,
     private readonly routines: RoutinesService,
     private readonly runs: RunsService,
+    private readonly stops: StopsService,
     private readonly studios: StudiosService,
     private readonly gate: GateService,
     private readonly checks: RangeChecksService,
@@ -94,8 +95,8 @@ export class LessonsService {
       this.routines.latestOf(studioId, ids),
       this.runs.lastOfEach(studioId, { students: ids, ended: true }),
       this.gate.open(studioId, students, day),
-      this.runs.lastDizzy(studioId, ids, timeZone),
-      this.runs.lastPain(studioId, ids, timeZone),
+      this.stops.lastDizzy(studioId, ids, timeZone),
+      this.stops.lastPain(studioId, ids, timeZone),
       this.checks.ofStudents(studioId, ids),
     ]);
     const conditionOf = (id: string): Condition[] =>

@@ -9,11 +9,12 @@ import { RunKey } from './run-key.entity.ts';
 import { Run } from './run.entity.ts';
 import { RunsController } from './runs.controller.ts';
 import { RunsService } from './runs.service.ts';
+import { StopsService } from './stops.service.ts';
 
 @Module({
   imports: [TypeOrmModule.forFeature([Run, RunKey]), StudentsModule, RoutinesModule, ExercisesModule, StudiosModule],
   controllers: [RunsController],
-  providers: [RunsService, HistoryService],
-  exports: [RunsService],
+  providers: [RunsService, HistoryService, StopsService],
+  exports: [RunsService, StopsService],
 })
 export class RunsModule {}
