@@ -1,8 +1,9 @@
 import { checkSettings, checkSlowestKey } from './check-settings.ts';
 import { addKeys } from './keys-by-hand.ts';
-import type { Ladder, LadderInput, PlannedKey, Rung, SecondPass, SkippedKey } from './ladder.types.ts';
+import type { Ladder, LadderInput, PlannedKey, Rung, SkippedKey } from './ladder.types.ts';
 import { planTravel } from './plan-travel.ts';
 import { routeInTime } from './route-in-time.ts';
+import type { SecondPass } from './second-pass.schema.ts';
 import { gapReason, gapSounded, zoneOf, zoneReason, zoneSounded } from './zones.ts';
 
 /** Beats the new key's chord and first note take before the singing, and the breath after it. */

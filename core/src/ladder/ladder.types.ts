@@ -1,5 +1,6 @@
 import type { Pattern } from '../pattern/index.ts';
 import type { PitchRange } from '../voice/index.ts';
+import type { SecondPass } from './second-pass.schema.ts';
 
 export const TRAVELS = ['rise-return', 'rise', 'fall', 'fall-return', 'rise-fall', 'stay'] as const;
 export type Travel = (typeof TRAVELS)[number];
@@ -46,14 +47,6 @@ export interface LadderInput {
   readonly withinSeconds?: number;
   /** The same ladder a second time. */
   readonly again?: SecondPass;
-}
-
-/** A second time through a ladder. */
-export interface SecondPass {
-  /** Semitones that it goes further than the first; it is the first that ends earlier where the limit is near. */
-  readonly further: number;
-  /** Only where nothing was marked in the first. */
-  readonly ifEasy?: boolean;
 }
 
 /** A key as the travel lays it out, before zones strike any. */

@@ -1,16 +1,7 @@
 import { referenceOf, type PitchRange, type Voice } from '../voice/index.ts';
+import type { LimitAnchor, LimitRule } from './limit-rule.schema.ts';
 import type { RuleTable } from './limits.types.ts';
 import { beltTopOf } from './young.ts';
-
-/** What an end of a step may be counted from, instead of a note. */
-export const LIMIT_ANCHORS = ['bridge', 'comfortable', 'chest-top', 'song'] as const;
-export type LimitAnchor = (typeof LIMIT_ANCHORS)[number];
-
-/** An end by rule: semitones from an anchor. */
-export interface LimitRule {
-  readonly from: LimitAnchor;
-  readonly by: number;
-}
 
 type Side = 'floor' | 'ceiling';
 

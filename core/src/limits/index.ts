@@ -1,4 +1,5 @@
-export { LIMIT_ANCHORS, limitByRule, type LimitAnchor, type LimitRule } from './anchors.ts';
+export { limitByRule } from './anchors.ts';
+export { LIMIT_ANCHORS, limitRuleSchema, type LimitRule } from './limit-rule.schema.ts';
 export { changeRules, isRulePath, ruleFigure, type RuleChanges } from './change-rules.ts';
 export { ruleChangesSchema } from './rule-changes.schema.ts';
 export { RANGE_NAMES, RANGE_ROWS } from './range-rows.ts';

@@ -56,6 +56,7 @@ export function layLadder(
   const proposed = Math.max(floor - pattern.low, Math.min(proposal?.start ?? floor, highest ?? Infinity));
   const maxKeys = settings.maxKeys ?? work.mostKeys;
   const returnStep = settings.returnStep ?? work.returnStep;
+  const { help = work.help, tempoStep = work.tempoStep, again = work.again } = settings;
   const within = Math.min(settings.withinSeconds ?? Infinity, dose?.mostSeconds ?? Infinity);
   const planned: LadderInput = {
     pattern,
@@ -65,14 +66,14 @@ export function layLadder(
     step,
     travel,
     ...(returnStep !== undefined && { returnStep }),
-    timesPerKey: (settings.timesPerKey ?? work.timesPerKey) * Math.max(1, manners.length) * timesFor(settings.help),
+    timesPerKey: (settings.timesPerKey ?? work.timesPerKey) * Math.max(1, manners.length) * timesFor(help),
     ...(maxKeys !== undefined && { maxKeys }),
     touchLimit: settings.touchLimit ?? goesToTheEnd(context.approach),
     tempo,
-    ...(settings.tempoStep !== undefined && { tempoStep: settings.tempoStep }),
+    ...(tempoStep !== undefined && { tempoStep }),
     cueBeats: settings.cueBeats ?? work.cueBeats,
     restBeats: settings.restBeats ?? work.restBeats,
-    ...(settings.again && { again: settings.again }),
+    ...(again && { again }),
     avoid: neverSounded(context.voice),
     ...(context.voice.gaps && { gaps: context.voice.gaps }),
     ...(voice.bridges && { bridges: voice.bridges }),
@@ -88,7 +89,7 @@ export function layLadder(
     pattern,
     input,
     ladder,
-    ways: keyWays(ladder.rungs, manners, isNew, settings.help),
+    ways: keyWays(ladder.rungs, manners, isNew, help),
     proposal: proposal ?? { start: input.start, movedBy: 0 },
   };
 }

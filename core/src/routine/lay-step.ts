@@ -66,6 +66,36 @@ function limitsByHand(
   };
 }
 
+/** The ends an exercise has by rule: they take away from what the day allows, and give way to the step’s own. */
+function withinOwnEnds(
+  work: Work,
+  limitContext: LimitContext,
+  { rules = USUAL_RULES, songRange }: RoutineContext,
+): LimitContext {
+  if (work.kind !== 'pattern' || !(work.floorRule || work.ceilingRule)) return limitContext;
+  const today = resolveLimits(limitContext);
+  const { override = {}, voice } = limitContext;
+  const low = work.floorRule && limitByRule(work.floorRule, 'floor', voice, rules, songRange);
+  const high = work.ceilingRule && limitByRule(work.ceilingRule, 'ceiling', voice, rules, songRange);
+  const narrower = {
+    ...(low && override.floor === undefined && low.note > today.floor && { floor: low }),
+    ...(high && override.ceiling === undefined && high.note < today.ceiling && { ceiling: high }),
+  };
+  return {
+    ...limitContext,
+    override: {
+      ...(narrower.floor && { floor: narrower.floor.note }),
+      ...(narrower.ceiling && { ceiling: narrower.ceiling.note }),
+      ...override,
+      rules: {
+        ...(narrower.floor && { floor: narrower.floor.label }),
+        ...(narrower.ceiling && { ceiling: narrower.ceiling.label }),
+        ...override.rules,
+      },
+    },
+  };
+}
+
 function limitContextOf(
   exercise: Exercise,
   settings: StepSettings,
@@ -149,7 +179,7 @@ function workOut(exercise: Exercise, settings: StepSettings, context: RoutineCon
     const course = courseOf(withLength(work, settings), seedOfDay(context.now));
     return { ...SILENT, workSeconds: course.seconds, laid: { kind: 'still', course } };
   }
-  const limitContext = limitContextOf(exercise, settings, context, sungSteps);
+  const limitContext = withinOwnEnds(work, limitContextOf(exercise, settings, context, sungSteps), context);
   const limits = resolveLimits(limitContext);
   const conflict = crossed(work, limits);
   if (conflict) return { ...SILENT, limits, limitContext, problem: conflict };

@@ -133,6 +133,34 @@ test('calls from a list of the step, in its order or drawn', () => {
   expect(said({ order: 'drawn' })).toHaveLength(4);
 });
 
+test('what an exercise says of its ends, its second time and who sounds holds in every step that says nothing else', () => {
+  const [five] = [exercises.get(FIVE)];
+  if (five?.work.kind !== 'pattern') throw new Error('the shelf lost a ladder');
+  const work = {
+    ...five.work,
+    ceilingRule: { from: 'bridge' as const, by: 5 },
+    floorRule: { from: 'comfortable' as const, by: -4 },
+    again: { further: 1 },
+    help: 'together' as const,
+    tempoStep: 2,
+  };
+  const shelf = new Map([...exercises, [FIVE, { ...five, work }]]);
+  const laid = layOut({}, { exercises: shelf });
+  // It takes away and never adds.
+  expect(laid.limits).toMatchObject({ ceiling: 69, floor: plain.limits?.floor });
+  expect(laid.limits?.entries.at(-1)?.label).not.toMatch(/comfortable/);
+  expect(ladderIn(laid)?.ladder.rungs.some(({ pass }) => pass === 2)).toBe(true);
+  expect(ladderIn(laid)?.ways.every(({ help }) => help === 'together')).toBe(true);
+  expect(ladderIn(laid)?.input.tempoStep).toBe(2);
+  const own = layOut({ ceiling: 72, help: 'alone', tempoStep: 0 }, { exercises: shelf });
+  expect(own.limits?.ceiling).toBe(72);
+  expect(ladderIn(own)?.ways.every(({ help }) => help === 'alone')).toBe(true);
+  expect(ladderIn(own)?.input.tempoStep).toBe(0);
+  const wider = { ...work, ceilingRule: { from: 'comfortable' as const, by: 9 } };
+  const above = layOut({}, { exercises: new Map([...exercises, [FIVE, { ...five, work: wider }]]) });
+  expect(above.limits?.ceiling).toBe(plain.limits?.ceiling);
+});
+
 const OWN = {
   id: 'own-book',
   name: 'A book on the head',

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { exerciseId, line, lines, midiNote, whole, type ReadonlyDeep } from '../fields.schema.ts';
-import { PLACEMENT_RULES, SIREN_SHAPES, TRAVELS } from '../ladder/index.ts';
-import { LIMIT_ANCHORS } from '../limits/index.ts';
+import { PLACEMENT_RULES, secondPassSchema, SIREN_SHAPES, TRAVELS } from '../ladder/index.ts';
+import { limitRuleSchema } from '../limits/index.ts';
 import { LONGEST_TEXT } from '../pattern/index.ts';
 import { HELP_CHOICES, LINE_ORDERS } from '../shelf/index.ts';
 
@@ -15,7 +15,6 @@ const MOST = {
   setUpSeconds: 300,
   beats: 16,
   tempoStep: 12,
-  further: 12,
   manners: 8,
   lines: 60,
 };
@@ -54,9 +53,6 @@ const figures = z.strictObject(
 /** A start by rule, such as three semitones over the lowest that is comfortable. */
 const startRule = z.strictObject({ rule: z.enum(PLACEMENT_RULES), semitones: whole(-12, 24) });
 
-/** An end by rule, such as two semitones under the bridge. */
-const limitRule = z.strictObject({ from: z.enum(LIMIT_ANCHORS), by: whole(-12, 12) });
-
 /** What a teacher set by hand in one step; what is left out comes from the exercise and the voice. */
 const stepSettingsSchema = z.strictObject({
   start: midiNote.exactOptional(),
@@ -76,10 +72,10 @@ const stepSettingsSchema = z.strictObject({
   floor: midiNote.exactOptional(),
   ceiling: midiNote.exactOptional(),
   /** The same by rule, where no note is set. */
-  floorRule: limitRule.exactOptional(),
-  ceilingRule: limitRule.exactOptional(),
+  floorRule: limitRuleSchema.exactOptional(),
+  ceilingRule: limitRuleSchema.exactOptional(),
   /** The ladder once more, so many semitones further. */
-  again: z.strictObject({ further: whole(0, MOST.further), ifEasy: z.boolean().exactOptional() }).exactOptional(),
+  again: secondPassSchema.exactOptional(),
   /** Tonics left out by hand, and tonics put in; MIDI. */
   struck: z.array(midiNote).max(MOST.keys).exactOptional(),
   added: z.array(midiNote).max(MOST.keys).exactOptional(),

@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { midiNote, whole } from '../fields.schema.ts';
-import { SIREN_SHAPES, TRAVELS } from '../ladder/index.ts';
+import { secondPassSchema, SIREN_SHAPES, TRAVELS } from '../ladder/index.ts';
+import { limitRuleSchema } from '../limits/index.ts';
 import { LONGEST_TEXT, MARK_KINDS, MODES, type Mode } from '../pattern/index.ts';
 import { VOICE_TYPES } from '../voice/index.ts';
+import { HELP_CHOICES } from './help-plan.ts';
 
 /** Whether a prompt is done once, on both sides or both ways round. */
 export const PROMPT_SIDES = ['once', 'both-sides', 'both-directions'] as const;
@@ -71,6 +73,15 @@ const patternWork = z.strictObject({
   fewestKeys: oneTo(MOST.keys).default(3),
   mostKeys: oneTo(MOST.keys).optional(),
   timesPerKey: oneTo(MOST.timesPerKey).default(1),
+  /** The ladder once more, further. */
+  again: secondPassSchema.optional(),
+  /** Ends by rule; they take away and never add. */
+  floorRule: limitRuleSchema.optional(),
+  ceilingRule: limitRuleSchema.optional(),
+  /** Who sounds in every key; left out help goes step by step. */
+  help: z.enum(HELP_CHOICES).optional(),
+  /** Beats per minute more in each new key. */
+  tempoStep: z.number().min(-12).max(12).optional(),
   cueBeats: z.number().min(0).max(16).default(4),
   restBeats: z.number().min(0).max(16).default(2),
 });

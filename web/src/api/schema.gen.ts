@@ -2026,6 +2026,23 @@ export interface operations {
                             mostKeys?: number;
                             /** @default 1 */
                             timesPerKey: number;
+                            again?: {
+                                further: number;
+                                ifEasy?: boolean;
+                            };
+                            floorRule?: {
+                                /** @enum {string} */
+                                from: "bridge" | "comfortable" | "chest-top" | "song";
+                                by: number;
+                            };
+                            ceilingRule?: {
+                                /** @enum {string} */
+                                from: "bridge" | "comfortable" | "chest-top" | "song";
+                                by: number;
+                            };
+                            /** @enum {string} */
+                            help?: "shown-then-sung" | "together" | "cue-only" | "alone";
+                            tempoStep?: number;
                             /** @default 4 */
                             cueBeats: number;
                             /** @default 2 */
@@ -2413,6 +2430,23 @@ export interface operations {
                                 mostKeys?: number;
                                 /** @default 1 */
                                 timesPerKey: number;
+                                again?: {
+                                    further: number;
+                                    ifEasy?: boolean;
+                                };
+                                floorRule?: {
+                                    /** @enum {string} */
+                                    from: "bridge" | "comfortable" | "chest-top" | "song";
+                                    by: number;
+                                };
+                                ceilingRule?: {
+                                    /** @enum {string} */
+                                    from: "bridge" | "comfortable" | "chest-top" | "song";
+                                    by: number;
+                                };
+                                /** @enum {string} */
+                                help?: "shown-then-sung" | "together" | "cue-only" | "alone";
+                                tempoStep?: number;
                                 /** @default 4 */
                                 cueBeats: number;
                                 /** @default 2 */
@@ -2718,6 +2752,23 @@ export interface operations {
                             mostKeys?: number;
                             /** @default 1 */
                             timesPerKey: number;
+                            again?: {
+                                further: number;
+                                ifEasy?: boolean;
+                            };
+                            floorRule?: {
+                                /** @enum {string} */
+                                from: "bridge" | "comfortable" | "chest-top" | "song";
+                                by: number;
+                            };
+                            ceilingRule?: {
+                                /** @enum {string} */
+                                from: "bridge" | "comfortable" | "chest-top" | "song";
+                                by: number;
+                            };
+                            /** @enum {string} */
+                            help?: "shown-then-sung" | "together" | "cue-only" | "alone";
+                            tempoStep?: number;
                             /** @default 4 */
                             cueBeats: number;
                             /** @default 2 */
@@ -3023,6 +3074,23 @@ export interface operations {
                             mostKeys?: number;
                             /** @default 1 */
                             timesPerKey: number;
+                            again?: {
+                                further: number;
+                                ifEasy?: boolean;
+                            };
+                            floorRule?: {
+                                /** @enum {string} */
+                                from: "bridge" | "comfortable" | "chest-top" | "song";
+                                by: number;
+                            };
+                            ceilingRule?: {
+                                /** @enum {string} */
+                                from: "bridge" | "comfortable" | "chest-top" | "song";
+                                by: number;
+                            };
+                            /** @enum {string} */
+                            help?: "shown-then-sung" | "together" | "cue-only" | "alone";
+                            tempoStep?: number;
                             /** @default 4 */
                             cueBeats: number;
                             /** @default 2 */

@@ -2,9 +2,9 @@ import { NumberInput, Select } from '@mantine/core';
 import { PLACEMENT_RULES } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { LimitRuleField } from '../../ui/limit-rule-field.tsx';
 import { NoteField } from '../../ui/note-field.tsx';
 import { FieldGroup, type StepFieldsProps } from './field-group.tsx';
-import { LimitRuleField } from './limit-rule-field.tsx';
 import classes from './bench.module.css';
 
 /** Where it ends and starts, as notes or by rule. */

@@ -1,16 +1,12 @@
-import { Checkbox, Select } from '@mantine/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { AgainField } from '../../ui/again-field.tsx';
 import { CountField } from './count-field.tsx';
 import { FieldGroup, type StepFieldsProps } from './field-group.tsx';
-
-/** Semitones that a second time may go further. */
-const FURTHER = ['0', '1', '2', '3', '4', '5', '7', '12'] as const;
 
 /** How many keys, how often, and whether the ladder comes a second time. */
 export function KeyFields({ exercise: { work }, settings, set }: StepFieldsProps): ReactElement | null {
   const { t } = useTranslation();
-  const { again } = settings;
   if (work.kind !== 'pattern') return null;
   return (
     <FieldGroup title={t('bench.groups.keys')}>
@@ -54,27 +50,12 @@ export function KeyFields({ exercise: { work }, settings, set }: StepFieldsProps
           set('withinSeconds', value);
         }}
       />
-      <Select
-        size="sm"
-        w={190}
-        clearable
-        label={t('bench.again')}
-        placeholder={t('bench.againNo')}
-        data={FURTHER.map((value) => ({ value, label: t('bench.further', { count: Number(value) }) }))}
-        value={again ? String(again.further) : null}
-        onChange={(value) => {
-          set('again', value === null ? undefined : { ...again, further: Number(value) });
+      <AgainField
+        again={settings.again ?? work.again}
+        onSet={(again) => {
+          set('again', again);
         }}
       />
-      {again && (
-        <Checkbox
-          label={t('bench.ifEasy')}
-          checked={again.ifEasy ?? false}
-          onChange={({ currentTarget }) => {
-            set('again', { further: again.further, ...(currentTarget.checked && { ifEasy: true }) });
-          }}
-        />
-      )}
     </FieldGroup>
   );
 }

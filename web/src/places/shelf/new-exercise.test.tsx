@@ -159,3 +159,24 @@ test('a start on a note by the type of voice, a step home and manners are kept',
   expect(made.work).toMatchObject({ placement: { rule: 'absolute', notes: { tenor: 48 } }, returnStep: 2 });
   expect(made.manners).toEqual(['breathy']);
 });
+
+test('how a tune is carried is kept with it: a second time, who sounds, its top by rule', async () => {
+  const page = openPage('/shelf/new', { 'PUT /api/exercises/*': (body: unknown) => (body as Body).exercise });
+  for (const [label, option] of [
+    ['A second time', '2 semitones further'],
+    ['Who sounds', 'the piano plays along'],
+    ['Top by rule', 'the bridge'],
+  ] as const) {
+    await page.user.click(await screen.findByRole('combobox', { name: label }));
+    await page.user.click(await screen.findByRole('option', { name: option }));
+  }
+  await page.user.click(screen.getByLabelText('if the first was easy'));
+  await fill(page, screen.getByLabelText('Semitones off'), '-2');
+  await fill(page, screen.getByLabelText('Tempo more a key'), '3');
+  expect((await kept(page)).work).toMatchObject({
+    again: { further: 2, ifEasy: true },
+    help: 'together',
+    ceilingRule: { from: 'bridge', by: -2 },
+    tempoStep: 3,
+  });
+});

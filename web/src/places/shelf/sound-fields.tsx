@@ -3,6 +3,7 @@ import { MODES, PLACEMENT_RULES, TRAVELS, ZONES, type Mode, type PatternWork } f
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { AbsoluteNotes } from './absolute-notes.tsx';
+import { CarryFields } from './carry-fields.tsx';
 import { MarkFields } from './mark-fields.tsx';
 import { PlacementPicture } from './placement-picture.tsx';
 import classes from './sheet.module.css';
@@ -119,6 +120,7 @@ export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
           }}
         />
       ))}
+      <CarryFields work={work} change={change} />
       <MarkFields work={work} change={change} />
       <TextInput
         className={classes['wide'] ?? ''}

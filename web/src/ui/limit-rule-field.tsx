@@ -2,7 +2,7 @@ import { NumberInput, Select } from '@mantine/core';
 import { LIMIT_ANCHORS, type LimitRule } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import classes from './bench.module.css';
+import classes from './ui.module.css';
 
 interface LimitRuleFieldProps {
   readonly label: string;
