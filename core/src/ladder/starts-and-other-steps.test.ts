@@ -70,6 +70,22 @@ describe('glides', () => {
     expect(left).toHaveLength(skipped);
   });
 
+  test('a glide that a zone splits keeps its pace: each piece sounds when the whole would have been there', () => {
+    const { pieces } = buildSiren({ ...siren, avoid: [{ low: 64, high: 64 }] });
+    const told = pieces
+      .slice(0, 8)
+      .map(({ from, to, startsAt, endsAt }) => [from, to, Number(startsAt.toFixed(3)), Number(endsAt.toFixed(3))]);
+    const once = [
+      [60, 63, 0, 0.833],
+      [65, 69, 1.389, 2.5],
+      [69, 65, 2.5, 3.611],
+      [63, 60, 4.167, 5],
+    ];
+    expect(told.slice(0, 4)).toEqual(once);
+    // Five seconds and two of rest later the same again.
+    expect(told.slice(4)).toEqual(once.map(([from, to, start = 0, end = 0]) => [from, to, start + 7, end + 7]));
+  });
+
   test('where it was moved from is told, and nothing where it was not', () => {
     expect(buildSiren({ ...siren, avoid: [{ low: 61, high: 67 }] }).movedFrom).toEqual({ low: 60, high: 69 });
     expect(buildSiren({ ...siren, avoid: [{ low: 69, high: 70 }] }).movedFrom).toBeUndefined();
