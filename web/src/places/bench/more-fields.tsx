@@ -25,7 +25,7 @@ function TimeFields({ exercise: { work }, usualSetUp, settings, set }: MoreField
             key={name}
             label={t(`bench.${name}`)}
             value={settings[name]}
-            usual={String(name === 'tempoStep' ? 0 : work[name])}
+            usual={String(work[name] ?? 0)}
             min={min}
             max={max}
             allowsParts

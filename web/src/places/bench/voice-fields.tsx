@@ -46,7 +46,7 @@ export function VoiceFields({ written, settings, set }: StepFieldsProps): ReactE
         w={270}
         clearable
         label={t('bench.help')}
-        placeholder={t('bench.helpPlan')}
+        placeholder={t(written.work.help ? `bench.helps.${written.work.help}` : 'bench.helpPlan')}
         data={HELP_CHOICES.map((value) => ({ value, label: t(`bench.helps.${value}`) }))}
         value={settings.help ?? null}
         onChange={(value) => {
