@@ -153,3 +153,57 @@ test('a grip on the jaw as an overlay of one’s own, calls of one’s own, and 
     /done · 3 rounds · up to \d+ beats a minute/,
   );
 });
+
+test('one of each kind: written, in a routine, its figures changed, run, in the log, and beside it the next time', async ({
+  page,
+}) => {
+  test.slow();
+  const KINDS = [
+    ['A glide', 'Own glide', 'Times', /./],
+    ['Breath by counts', 'Own counts', 'Times', /shortened|done/],
+    ['Breath in goes', 'Own goes', 'Times', /shortened|done/],
+    ['As long as it lasts', 'Own longest', 'Times', /shortened|done/],
+    ['By the clock', 'Own clock', 'Seconds', /shortened|done/],
+    ['Spoken', 'Own words', 'Times', /shortened|done/],
+    ['Calls', 'Own calls', 'Times', /shortened|done/],
+  ] as const;
+  await signUp(page);
+  for (const [kind, name] of KINDS) {
+    await write(page, kind, name, {});
+    await keep(page, name);
+  }
+  await addStudent(page, { name: 'Maren Holt' });
+  await benchWith(
+    page,
+    KINDS.map(([, name]) => name),
+  );
+  for (const [, name, figure] of KINDS) {
+    await stepRow(page, name).click();
+    const field = page.getByLabel(figure, { exact: true });
+    await field.fill(figure === 'Seconds' ? '20' : '2');
+    await field.press('Tab');
+  }
+  await saved(page);
+  const bench = page.url();
+
+  await begin(page);
+  for (let step = 0; step < KINDS.length; step += 1) {
+    await act(page, 'Start').click();
+    await page.waitForTimeout(1500);
+    if (step < KINDS.length - 1) await page.keyboard.press('n');
+  }
+  await toTheEnd(page);
+  await page.getByRole('button', { name: 'Into the log' }).click();
+  for (const [, name, , result] of KINDS) {
+    const row = page.getByRole('listitem').filter({ hasText: name }).first();
+    await expect(row).toBeVisible();
+    await expect(row).toContainText(result);
+  }
+
+  await page.goto(bench.replace('/routines/', '/sing/'));
+  await passGate(page);
+  for (const [, name] of KINDS) {
+    await goToStep(page, name);
+    await expect(page.getByText(/^last time /)).toBeVisible();
+  }
+});

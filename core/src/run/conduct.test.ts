@@ -56,6 +56,19 @@ describe('conduct', () => {
     expect(play(marked(play(twice(true), 'next', 'next')), 'next').phase).toBe('singing');
   });
 
+  test('a ladder that comes twice is counted down each time by itself', () => {
+    const settings = { start: 59, maxKeys: 3, again: { further: 2 } };
+    const first = play(startRun(layRoutine([step('up-and-down-five', settings)], contextOf())), 'next');
+    const told = (state: RunState) => {
+      const { to, keys } = countdownOf(state) ?? {};
+      return `${String(to)} ${String(keys)}`;
+    };
+    expect([told(first), told(play(first, 'next', 'next', 'next'))]).toEqual(['turn 2', 'home 1']);
+    const second = play(first, 'next', 'next', 'next', 'next', 'next');
+    expect(currentKey(second)?.pass).toBe(2);
+    expect([told(second), told(play(second, 'next', 'next', 'next', 'next', 'next'))]).toEqual(['turn 4', 'home 3']);
+  });
+
   test('a step without pitch that is left says how far it came; one that never began was passed over', () => {
     const over = onHiss();
     expect(over.results).toMatchObject([{ exerciseId: 'standing-check', outcome: 'passed-over', seconds: 0 }]);

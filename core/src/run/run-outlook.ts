@@ -19,17 +19,21 @@ function turnIndex(keys: readonly RunKey[]): number {
 }
 
 /**
- * Counts the keys to the turn, then to the end, as the teacher would say it: two more, last one.
+ * Counts the keys to the turn, then to the end, as the teacher would say it: two more, last one. A ladder that comes twice
+ * is counted each time by itself.
  *
  * @returns `null` for a step without keys
  */
 export function countdownOf(state: RunState): Countdown | null {
-  const keys = currentStep(state)?.keys ?? [];
-  if (currentKey(state) === undefined) return null;
+  const all = currentStep(state)?.keys ?? [];
+  const now = currentKey(state);
+  if (now === undefined) return null;
+  const keys = all.filter(({ pass }) => pass === now.pass);
+  const at = state.keyIndex - all.findIndex(({ pass }) => pass === now.pass);
   const turn = turnIndex(keys);
-  if (turn >= state.keyIndex) return { to: 'turn', keys: keysAfterFirst(keys.slice(state.keyIndex, turn + 1)) };
+  if (turn >= at) return { to: 'turn', keys: keysAfterFirst(keys.slice(at, turn + 1)) };
   const to = keys.at(-1)?.leg === 'home' ? 'home' : 'end';
-  return { to, keys: keysAfterFirst(keys.slice(state.keyIndex)) };
+  return { to, keys: keysAfterFirst(keys.slice(at)) };
 }
 
 /** The key after this one in the same step, or the first of the next step that has any. */

@@ -193,3 +193,14 @@ test('how far a ladder came when it was last sung stands beside it, with the fur
   });
   expect(await screen.findByText('last time 12 keys · top D5 · 92 bpm · soft')).toBeVisible();
 });
+
+test('a mark in one manner of a key stands on that manner alone', async () => {
+  const tune = own('two-ways', { kind: 'pattern', pattern: '1 2 3 2 1:2', syllables: 'nay*' });
+  const { user } = await singOwn({ ...tune, manners: ['full', 'soft'] });
+  await user.click(press('Start'));
+  await user.click(press(/^crack/));
+  await user.click(press('Next key'));
+  await user.click(press('Next key'));
+  const marked = [...document.querySelectorAll('svg text')].filter(({ textContent }) => textContent === 'crack');
+  expect(marked).toHaveLength(1);
+});

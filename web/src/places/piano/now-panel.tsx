@@ -11,6 +11,7 @@ import {
   type RunState,
   type RunStep,
   type StillMoment,
+  type SungKey,
 } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
@@ -148,6 +149,16 @@ function Way({ running, state }: Pick<NowPanelProps, 'running' | 'state'>): Reac
   );
 }
 
+/** A planned key as it was sung; one that comes twice in the step is told apart by its turn. */
+function sungAs({ stepId, keys }: RunStep, { sung }: RunState, index: number): SungKey | undefined {
+  const there = keys[index];
+  const isLike = ({ tonic, leg, manner }: Pick<SungKey, 'tonic' | 'leg' | 'manner'>): boolean =>
+    tonic === there?.tonic && leg === there.leg && manner === there.manner;
+  const found = sung.filter((key) => key.stepId === stepId && isLike(key));
+  // A key that was sung once more has more entries than places; the last one counts.
+  return keys.filter(isLike).length > 1 ? found[keys.slice(0, index).filter(isLike).length] : found.at(-1);
+}
+
 /** The key now in letters that carry across a room, and the way it has come and will go. */
 export function NowPanel({ running, state, exercise, studentId }: NowPanelProps): ReactElement {
   const { t } = useTranslation();
@@ -162,11 +173,8 @@ export function NowPanel({ running, state, exercise, studentId }: NowPanelProps)
   const top = Math.max(...step.keys.map(({ high }) => high));
   const turns = path.turnIndex > 0 && path.turnIndex < step.keys.length - 1;
   const marksAt = (index: number): string => {
-    const there = step.keys[index];
-    const sung = state.sung
-      .filter((other) => other.stepId === step.stepId && other.tonic === there?.tonic && other.leg === there.leg)
-      .at(-1);
-    const marks = index === state.keyIndex ? state.marks : index < state.keyIndex ? (sung?.marks ?? []) : [];
+    const marks =
+      index === state.keyIndex ? state.marks : index < state.keyIndex ? (sungAs(step, state, index)?.marks ?? []) : [];
     return marks.map((mark) => t(`piano.marks.${mark}`)).join(' ');
   };
   const isGlide = step.kind === 'siren';
