@@ -129,6 +129,6 @@ export async function wallsFigures({ address }) {
     under(`others wait, at most, while somebody sends ${name}`, Math.max(...waits), 'ms', 250);
   }
   under('a pattern twice as long, times the time', growth(parsePattern, PATTERNS, 9000), '×', 3);
-  under('a tune twice as long, times the time', growth(readAbc, TUNES, 3900), '×', 3);
+  under('a tune twice as long, times the time', growth(readAbc, TUNES, 3000), '×', 3);
   return figures;
 }
