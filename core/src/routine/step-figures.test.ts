@@ -6,10 +6,18 @@ const [shipped] = shippedExercises();
 const own = (work: object): Exercise => exerciseSchema.parse({ ...shipped, id: 'mine', work });
 const longest = own({ kind: 'breath', longest: { rounds: 2, mostSeconds: 20, restSeconds: 15 } });
 const prompts = own({ kind: 'timed', seconds: 30, prompts: [{ text: 'Stand.', seconds: 10 }, 'And breathe.'] });
+const pyramid = own({
+  kind: 'breath',
+  counts: {
+    ...{ inCounts: 0, holdCounts: 0, outCounts: 6, restCounts: 0, cycles: 3, countTempo: 60 },
+    ...{ growsBy: 2, growsTo: 12 },
+  },
+});
 const shelf = new Map([
   ...exercises,
   ['longest', { ...longest, id: 'longest' }],
   ['prompts', { ...prompts, id: 'prompts' }],
+  ['pyramid', { ...pyramid, id: 'pyramid' }],
 ]);
 
 function layOut(exerciseId: string, settings: StepSettings) {
@@ -20,6 +28,7 @@ function layOut(exerciseId: string, settings: StepSettings) {
 
 test.each<[string, string, StepSettings, number]>([
   ['as it is written', 'long-hiss', {}, 84],
+  ['a pyramid with a lower cap', 'pyramid', { figures: { growsTo: 8 } }, 6 + 8 + 8],
   ['more counts out', 'long-hiss', { figures: { outCounts: 18 } }, 108],
   ['counted faster, two rounds', 'long-hiss', { repeats: 2, figures: { countTempo: 84 } }, 30],
   ['two more each round', 'long-hiss', { figures: { growsBy: 2 } }, 84 + 2 + 4 + 6],

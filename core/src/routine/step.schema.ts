@@ -31,6 +31,7 @@ export const FIGURE_BOUNDS = {
   restCounts: [0, 30],
   countTempo: [30, 120],
   growsBy: [0, 12],
+  growsTo: [1, 120],
   mostSeconds: [3, 60],
   secondsEach: [1, 60],
   restSeconds: [0, 120],

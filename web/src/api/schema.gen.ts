@@ -1421,6 +1421,7 @@ export interface components {
                     restCounts?: number;
                     countTempo?: number;
                     growsBy?: number;
+                    growsTo?: number;
                     mostSeconds?: number;
                     secondsEach?: number;
                     restSeconds?: number;

@@ -155,6 +155,8 @@ test('glides take another shape and go both ways; the usual shape is nothing set
   await kept(page, { shape: 'down', mirrored: true });
   await page.user.click(screen.getByRole('button', { name: 'Put back: glides down' }));
   await kept(page, { mirrored: true });
+  await fill(page, screen.getByLabelText('Syllables'), 'oo');
+  await kept(page, { mirrored: true, syllables: 'oo' });
 });
 
 test('calls from a list of the step: one alone is refused at the field and stays as typed', async () => {

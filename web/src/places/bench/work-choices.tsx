@@ -1,4 +1,4 @@
-import { Checkbox, Select, TagsInput } from '@mantine/core';
+import { Checkbox, Select, TagsInput, TextInput } from '@mantine/core';
 import { LINE_ORDERS, SIREN_SHAPES } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -28,6 +28,17 @@ function GlideChoices({ exercise: { work }, written, settings, set }: StepFields
         checked={work.mirrored ?? false}
         onChange={({ currentTarget: { checked } }) => {
           set('mirrored', checked === (usual.mirrored ?? false) ? undefined : checked);
+        }}
+      />
+      <TextInput
+        size="sm"
+        w={190}
+        label={t('shelf.sheet.syllables')}
+        placeholder={usual.syllables}
+        maxLength={120}
+        value={settings.syllables ?? ''}
+        onChange={({ currentTarget: { value } }) => {
+          set('syllables', value.trim() === '' ? undefined : value);
         }}
       />
     </FieldGroup>
