@@ -86,6 +86,11 @@ describe('glides', () => {
     expect(told.slice(4)).toEqual(once.map(([from, to, start = 0, end = 0]) => [from, to, start + 7, end + 7]));
   });
 
+  test('an end in a zone at the end of the range moves into the range, and the glide begins there', () => {
+    const [first] = buildSiren({ ...siren, lowShare: 0, avoid: [{ low: 58, high: 60 }], shape: 'up' }).pieces;
+    expect(first).toMatchObject({ from: 61, startsAt: 0 });
+  });
+
   test('where it was moved from is told, and nothing where it was not', () => {
     expect(buildSiren({ ...siren, avoid: [{ low: 61, high: 67 }] }).movedFrom).toEqual({ low: 60, high: 69 });
     expect(buildSiren({ ...siren, avoid: [{ low: 69, high: 70 }] }).movedFrom).toBeUndefined();
