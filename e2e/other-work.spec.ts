@@ -1,5 +1,5 @@
 import { expect, test } from './studio.ts';
-import { act, addStudent, passGate, saved, signUp, stepRow } from './teacher.ts';
+import { act, addStudent, benchWith, passGate, saved, signUp, stepRow } from './teacher.ts';
 
 test('work that is no tune: written, put on the bench, sized there, conducted, found in the log, and beside it next time', async ({
   page,
@@ -20,16 +20,7 @@ test('work that is no tune: written, put on the bench, sized there, conducted, f
   }
 
   await addStudent(page, { name: 'Maren Holt' });
-  await page.getByRole('button', { name: 'New routine' }).click();
-  for (const name of ['One long s', 'Calls of ours']) {
-    await page
-      .getByRole('button', { name: /^Add (the first|a) step/ })
-      .first()
-      .click();
-    await page.getByRole('dialog').getByRole('searchbox').fill(name);
-    await page.getByRole('dialog').getByRole('button', { name }).first().click();
-  }
-  await saved(page);
+  await benchWith(page, ['One long s', 'Calls of ours']);
   await stepRow(page, 'One long s').click();
   await page.getByLabel('Seconds, at most', { exact: true }).fill('12');
   await page.getByLabel('Seconds, at most', { exact: true }).press('Tab');

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './studio.ts';
-import { act, addStudent, goToStep, keyNow, passGate, saved, signUp, stepRow } from './teacher.ts';
+import { act, addStudent, benchWith, goToStep, keyNow, passGate, saved, signUp, stepRow } from './teacher.ts';
 
 /** A new exercise of a kind, its figures typed, kept on the shelf. */
 async function write(page: Page, kind: string, name: string, figures: Record<string, string>): Promise<void> {
@@ -14,20 +14,6 @@ async function write(page: Page, kind: string, name: string, figures: Record<str
 async function keep(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: 'Keep on the shelf' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
-}
-
-/** The bench of a new routine with some exercises of the shelf. */
-async function benchWith(page: Page, names: readonly string[]): Promise<void> {
-  await page.getByRole('button', { name: 'New routine' }).click();
-  for (const name of names) {
-    await page
-      .getByRole('button', { name: /^Add (the first|a) step/ })
-      .first()
-      .click();
-    await page.getByRole('dialog').getByRole('searchbox').fill(name);
-    await page.getByRole('dialog').getByRole('button', { name }).first().click();
-  }
-  await saved(page);
 }
 
 async function choose(page: Page, label: string, option: string): Promise<void> {

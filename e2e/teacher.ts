@@ -89,6 +89,20 @@ export async function saved(page: Page): Promise<void> {
   await expect(page.getByText(/^saved · version/)).toBeVisible();
 }
 
+/** The bench of a new routine of the student whose page is open, with some exercises of the shelf. */
+export async function benchWith(page: Page, names: readonly string[]): Promise<void> {
+  await page.getByRole('button', { name: 'New routine' }).click();
+  for (const name of names) {
+    await page
+      .getByRole('button', { name: /^Add (the first|a) step/ })
+      .first()
+      .click();
+    await page.getByRole('dialog').getByRole('searchbox').fill(name);
+    await page.getByRole('dialog').getByRole('button', { name }).first().click();
+  }
+  await saved(page);
+}
+
 /** Three taps of a usual day, then begin. */
 export async function passGate(page: Page): Promise<void> {
   await page.getByRole('radio', { name: 'not at all' }).click();

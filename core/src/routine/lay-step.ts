@@ -47,6 +47,23 @@ function problemOf(cause: unknown): StepProblem {
   return { code, message, remedy, ...(cause instanceof LadderError && { nearest: cause.nearest }) };
 }
 
+/** An end of a step that stands over the rules, and the words of the rule it comes from, where it is none by hand. */
+interface OwnEnd {
+  readonly note: number;
+  readonly label?: string;
+}
+
+function overrideOf(
+  low: OwnEnd | false | undefined,
+  high: OwnEnd | false | undefined,
+): NonNullable<LimitContext['override']> {
+  return {
+    ...(low && { floor: low.note }),
+    ...(high && { ceiling: high.note }),
+    rules: { ...(low && low.label && { floor: low.label }), ...(high && high.label && { ceiling: high.label }) },
+  };
+}
+
 /** The ends a teacher set for a step: as a note, else by rule. */
 function limitsByHand(
   { floor, ceiling, floorRule, ceilingRule }: StepSettings,
@@ -54,16 +71,10 @@ function limitsByHand(
 ): NonNullable<LimitContext['override']> {
   const byRule = (rule: LimitRule | undefined, side: 'floor' | 'ceiling') =>
     rule && limitByRule(rule, side, voiceOf(voice), rules, songRange);
-  const low = floor === undefined ? byRule(floorRule, 'floor') : { note: floor };
-  const high = ceiling === undefined ? byRule(ceilingRule, 'ceiling') : { note: ceiling };
-  return {
-    ...(low && { floor: low.note }),
-    ...(high && { ceiling: high.note }),
-    rules: {
-      ...(low && 'label' in low && { floor: low.label }),
-      ...(high && 'label' in high && { ceiling: high.label }),
-    },
-  };
+  return overrideOf(
+    floor === undefined ? byRule(floorRule, 'floor') : { note: floor },
+    ceiling === undefined ? byRule(ceilingRule, 'ceiling') : { note: ceiling },
+  );
 }
 
 /** The ends an exercise has by rule: they take away from what the day allows, and give way to the step’s own. */
@@ -77,23 +88,11 @@ function withinOwnEnds(
   const { override = {}, voice } = limitContext;
   const low = work.floorRule && limitByRule(work.floorRule, 'floor', voice, rules, songRange);
   const high = work.ceilingRule && limitByRule(work.ceilingRule, 'ceiling', voice, rules, songRange);
-  const narrower = {
-    ...(low && override.floor === undefined && low.note > today.floor && { floor: low }),
-    ...(high && override.ceiling === undefined && high.note < today.ceiling && { ceiling: high }),
-  };
-  return {
-    ...limitContext,
-    override: {
-      ...(narrower.floor && { floor: narrower.floor.note }),
-      ...(narrower.ceiling && { ceiling: narrower.ceiling.note }),
-      ...override,
-      rules: {
-        ...(narrower.floor && { floor: narrower.floor.label }),
-        ...(narrower.ceiling && { ceiling: narrower.ceiling.label }),
-        ...override.rules,
-      },
-    },
-  };
+  const own = overrideOf(
+    override.floor === undefined && low && low.note > today.floor && low,
+    override.ceiling === undefined && high && high.note < today.ceiling && high,
+  );
+  return { ...limitContext, override: { ...own, ...override, rules: { ...own.rules, ...override.rules } } };
 }
 
 function limitContextOf(
