@@ -43,7 +43,7 @@ async function openBench(page) {
     await page.getByRole('dialog').getByRole('button', { name, exact: true }).click();
     await page.getByRole('dialog').waitFor({ state: 'hidden' });
   }
-  await page.getByText(/^saved · version/).waitFor();
+  await page.locator('[data-save=saved]').waitFor();
   await page.evaluate(() => {
     // A message posted as a frame begins is handled once that frame has been laid out and painted.
     window.flightPainted = () =>
@@ -132,7 +132,8 @@ async function toThePiano(browser, address) {
 async function traceRate(page) {
   await page.goto(new URL('/students', page.url()).href);
   await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
-  await page.getByRole('link', { name: 'Range check' }).click();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Range check' }).click();
   await page.getByText('Simulated singer').click();
   await page.getByRole('button', { name: /^Speaks at/ }).click();
   const rates = [];

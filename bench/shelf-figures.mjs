@@ -52,8 +52,8 @@ async function searchAlone() {
 async function newStudio(browser, address) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(address);
-  const form = page.getByRole('tabpanel', { name: 'New studio' });
-  await page.getByRole('tab', { name: 'New studio' }).click();
+  const form = page.getByRole('region', { name: 'A studio of your own' });
+  await page.getByRole('button', { name: 'New studio' }).click();
   await form.getByRole('textbox', { name: 'Name of the studio' }).fill('Bench');
   await form.getByRole('textbox', { name: 'Your name' }).fill('Ada');
   await form.getByRole('textbox', { name: 'E-mail' }).fill(`${Date.now()}@example.org`);

@@ -126,6 +126,7 @@ const routesFor = (student) => [
   ['log, first page', '/runs?most=100', 150],
   ['last runs', '/runs/last', 150],
   ['a student’s history', `/students/${student}/history`, 300],
+  ['a student’s progress', `/students/${student}/progress`, 300],
   ['students', '/students', 150],
   ['a student’s day', `/students/${student}/today`, 150],
   ['a student’s runs', `/runs?studentId=${student}&most=100`, 150],
@@ -220,6 +221,8 @@ export async function sizeFigures({ address, databaseUrl, pid }) {
       1500,
     );
     under('answers that were no answer', wrong, '', 1);
+    const taken = await ask('/studio/file');
+    under(`the studio’s file with ${(keys / 1e6).toFixed(2)} million keys`, taken.milliseconds / 1000, 's', 20);
     const smallAfter = at(await alone(small.ask, '/runs?most=100'), 0.95);
     under('a small studio’s log, p95 beside the large one, times what it was', smallAfter / smallBefore, '×', 2);
     under('most memory of the server', memoryOf(pid), 'MB', 400);

@@ -75,7 +75,7 @@ test('PostgreSQL is killed and started again: the server recovers by itself', as
   await page.getByRole('textbox', { name: 'Minutes' }).fill('11');
   await expect(page.getByText('no connection; kept here')).toBeVisible({ timeout: 20_000 });
   await studio.startDatabase();
-  await expect(page.getByText(/^saved · version/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.locator('[data-save=saved]')).toBeVisible({ timeout: 20_000 });
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Minutes' })).toHaveValue('11');
 });

@@ -50,7 +50,7 @@ test('three voices far apart: a smaller shape, or two groups by name', async ({ 
   await openDemo(page);
   await page.getByRole('link', { name: 'Students', exact: true }).click();
   await page.getByRole('link', { name: 'The lock boat' }).click();
-  await page.getByRole('combobox', { name: 'Routine' }).click();
+  await page.getByRole('combobox', { name: 'Work out for all of them' }).click();
   await page.getByRole('option', { name: 'Before the late shift' }).click();
   const few = page.getByRole('row').filter({ hasText: 'Or in two groups:' });
   await expect(few.first()).toContainText(/Maud Pellow|Otis Wren|Corwin Dace/);

@@ -4,7 +4,7 @@ import { project } from '../scripts/run.mjs';
 import { CHROMIUM_FLAGS } from './playwright.config.ts';
 import { writeSinger } from './singer-wav.ts';
 import { expect, test } from './studio.ts';
-import { addStudent, buildSixSteps, goToStep, passGate, saved, signUp, stepRow } from './teacher.ts';
+import { addStudent, buildSixSteps, fromMenu, goToStep, passGate, saved, signUp, stepRow } from './teacher.ts';
 
 const SOUND = join(project, 'test-results', 'steady-singer.wav');
 mkdirSync(join(project, 'test-results'), { recursive: true });
@@ -27,7 +27,7 @@ test('a whole range check at the microphone finds what the singer can do, and wr
 }) => {
   await signUp(page);
   await addStudent(page, { name: 'Maren Holt', range: null });
-  await page.getByRole('link', { name: 'Range check' }).click();
+  await fromMenu(page, 'Range check');
   await page.getByText('Microphone', { exact: true }).click();
   const speaks = page.getByRole('button', { name: /^Speaks at (A3|B♭3|B3)$/ });
   await speaks.click();
@@ -51,7 +51,7 @@ test('no sound is kept unless the teacher says so; kept sound stays here and goe
   await signUp(page);
   await addStudent(page, { name: 'Maren Holt' });
   const student = page.url();
-  await page.getByRole('link', { name: 'Range check' }).click();
+  await fromMenu(page, 'Range check');
   await page.getByText('Microphone', { exact: true }).click();
   const keep = page.getByRole('switch', { name: 'Keep the sound here, 30 days' });
   await expect(keep).not.toBeChecked();
@@ -70,7 +70,7 @@ test('no sound is kept unless the teacher says so; kept sound stays here and goe
 test('a minor’s voice is kept only with a guardian’s consent on file', async ({ page }) => {
   await signUp(page);
   await addStudent(page, { name: 'Small Reed', type: 'treble', range: null });
-  await page.getByRole('link', { name: 'Range check' }).click();
+  await fromMenu(page, 'Range check');
   await page.getByText('Microphone', { exact: true }).click();
   await expect(
     page.getByRole('switch', { name: 'No sound is kept: a guardian’s consent is not on file' }),

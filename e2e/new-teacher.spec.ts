@@ -4,13 +4,16 @@ import { expect, test } from './studio.ts';
 import {
   act,
   addStudent,
+  fromMenu,
   goToStep,
   keyNow,
   keysOf,
+  lengthOf,
   order,
   passGate,
   reasons,
   saved,
+  showLimits,
   signUp,
   stepRow,
 } from './teacher.ts';
@@ -18,8 +21,8 @@ import {
 /** What a new teacher does at the screens: opens a studio, keeps the codes, adds a student, puts six steps on the bench. */
 async function beginByHand(page: Page): Promise<void> {
   await page.goto('/');
-  const form = page.getByRole('tabpanel', { name: 'New studio' });
-  await page.getByRole('tab', { name: 'New studio' }).click();
+  const form = page.getByRole('region', { name: 'A studio of your own' });
+  await page.getByRole('button', { name: 'New studio' }).click();
   await form.getByRole('textbox', { name: 'Name of the studio' }).fill('Weir House');
   await form.getByRole('textbox', { name: 'Your name' }).fill('Ada Reed');
   await form.getByRole('textbox', { name: 'E-mail' }).fill(`${randomUUID()}@example.org`);
@@ -39,7 +42,7 @@ async function beginByHand(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Add and open' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Maren Holt');
 
-  await page.getByRole('button', { name: 'New routine' }).click();
+  await fromMenu(page, 'New routine');
   await page.getByRole('button', { name: 'Put six plain steps on it' }).click();
   await expect(order(page)).toHaveCount(6);
   await saved(page);
@@ -47,9 +50,10 @@ async function beginByHand(page: Page): Promise<void> {
 
 test('a new teacher: from sign-up to a log of exactly the keys sung', async ({ page }) => {
   await beginByHand(page);
-  await expect(page.getByText(/of 10:00/)).toBeVisible();
+  await expect(lengthOf(page, /of 10:00/)).toBeVisible();
 
   await stepRow(page, 'Up and down five').click();
+  await showLimits(page);
   await expect(reasons(page).getByRole('heading', { name: 'Why E♭5 is the top today' })).toBeVisible();
   await page.getByRole('button', { name: 'Tired', exact: true }).click();
   await expect(reasons(page).getByRole('heading', { name: 'Why D♭5 is the top today' })).toBeVisible();
@@ -84,7 +88,7 @@ test('a new teacher: from sign-up to a log of exactly the keys sung', async ({ p
     .poll(() => keysOf(page, 'Up and down five', 'planned'))
     .toEqual(['D', 'E♭', 'E', 'F', 'F♯', 'F', 'E', 'E♭', 'D']);
   await expect.poll(() => keysOf(page, 'Up and down five', 'sung')).toEqual(['D', 'E♭', 'E\nstrain', 'E♭', 'D']);
-  await expect(page.getByText('that day: tired')).toBeVisible();
+  await expect(page.getByText('at the gate: tired')).toBeVisible();
 });
 
 test('another studio sees none of it', async ({ page, browser, baseURL }) => {

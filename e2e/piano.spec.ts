@@ -1,5 +1,16 @@
+import type { Page } from '@playwright/test';
 import { expect, test } from './studio.ts';
-import { act, addStudent, buildSixSteps, goToStep, keyNow, openDemo, passGate, stepRow } from './teacher.ts';
+import {
+  act,
+  addStudent,
+  buildSixSteps,
+  goToStep,
+  keyNow,
+  openDemo,
+  passGate,
+  showLimits,
+  stepRow,
+} from './teacher.ts';
 
 /** A sample the page started: when on the audio clock, how far ahead, and how much it is retuned. */
 interface Started {
@@ -129,6 +140,8 @@ test('a usual day is three taps; a rough one asks more; pain locks until the tea
   await page.getByRole('button', { name: 'Open again' }).click();
   await expect(act(page, 'Begin')).toBeVisible();
   await page.goto('/log');
+  await page.getByRole('combobox', { name: 'Student' }).click();
+  await page.getByRole('option', { name: 'Corwin Dace' }).click();
   await expect(page.getByText('A bitten tongue, no pain in the voice')).toBeVisible();
 });
 
@@ -157,7 +170,7 @@ test('effort over four stops the step; an easier relative takes its place', asyn
   await passGate(page);
   await goToStep(page, 'Lip trill on five');
   await act(page, 'Start').click();
-  await page.keyboard.press('5');
+  await page.keyboard.press('f');
   await expect(page.getByRole('dialog')).toContainText('More effort than a warm-up may cost.');
   const easier = page.getByRole('button', { name: /^Go on easier: / });
   const name = ((await easier.textContent()) ?? '').replace('Go on easier: ', '');
@@ -172,10 +185,12 @@ test('dizziness stops the step and ends breath work', async ({ page }) => {
   await passGate(page);
   await goToStep(page, 'Quiet shoulders, low wide breath');
   await act(page, 'Start').click();
-  await page.keyboard.press('4');
+  await page.keyboard.press('d');
   await expect(page.getByRole('dialog')).toContainText('Breath work is over for today');
   await page.keyboard.press('ArrowRight');
   await page.getByRole('button', { name: 'Rest a minute, then the next step' }).click();
+  await expect(page.getByRole('timer')).toHaveText(/^0:5\d$/);
+  await page.getByRole('dialog').getByRole('button', { name: 'Next step' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Lip trill on five');
   await page.goto('/students');
   await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
@@ -209,6 +224,7 @@ test('a zone at the end of the range is the end, on the bench and at the piano',
     .getByRole('button', { name: /Falling hum/ })
     .first()
     .click();
+  await showLimits(page);
   await expect(page.getByText('what lies beyond is never sung').first()).toBeVisible();
   await page.getByRole('link', { name: 'Sing it' }).click();
   await passGate(page);
@@ -309,4 +325,56 @@ test('the first sign of effort asks for the turn; where only ease is judged, pit
   await act(page, 'Effort: turn here').click();
   await expect(page.getByTestId('count')).toHaveText(/last|more/);
   await expect(act(page, 'Turn back now')).toBeDisabled();
+});
+
+/** A student of six steps at the piano, where the five tones are about to begin. */
+async function singFive(page: Page): Promise<void> {
+  await addStudent(page, { name: 'Wilma Fen' });
+  await buildSixSteps(page);
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  await passGate(page);
+  await goToStep(page, 'Up and down five');
+}
+
+test('hands on a keyboard: its pedal begins and goes on, a note says which key; pulled out, the keys go on', async ({
+  page,
+}) => {
+  await singFive(page);
+  await act(page, 'MIDI keyboard and pedal').click();
+  const card = page.getByRole('dialog');
+  await act(page, 'Listen to it').click();
+  await act(page, 'Plug in a simulated one').click();
+  await expect(card.getByRole('status')).toContainText('Listening');
+  const keys = card.getByRole('group', { name: 'Keys of the simulated keyboard' }).getByRole('button');
+  await act(page, 'Press its pedal').click();
+  await expect(act(page, 'Next key')).toBeVisible();
+  const first = await keyNow(page).innerText();
+  await page.waitForTimeout(300);
+  await act(page, 'Press its pedal').click();
+  await expect(keyNow(page)).not.toHaveText(first);
+  const third = await keys.nth(2).innerText();
+  await keys.nth(2).click();
+  await expect(keyNow(page)).toHaveText(third.slice(0, -1));
+  await page.keyboard.press('Escape');
+  await expect(card).toBeHidden();
+  const now = await keyNow(page).innerText();
+  await page.keyboard.press('ArrowRight');
+  await expect(keyNow(page)).not.toHaveText(now);
+});
+
+test('keys follow one another by themselves, in the time they take; a press hands over to the teacher', async ({
+  page,
+}) => {
+  await singFive(page);
+  await act(page, 'Start').click();
+  const first = await keyNow(page).innerText();
+  await expect(page.getByRole('button', { name: /^Plays on/ })).toHaveAttribute('aria-pressed', 'true');
+  // The tune moves along as it sounds.
+  await expect(page.locator('[data-now]').first()).toBeVisible();
+  await expect(keyNow(page)).not.toHaveText(first);
+  await page.keyboard.press('w');
+  await expect(page.getByRole('button', { name: /^Waits for me/ })).toHaveAttribute('aria-pressed', 'false');
+  const second = await keyNow(page).innerText();
+  await page.waitForTimeout(14_000);
+  await expect(keyNow(page)).toHaveText(second);
 });

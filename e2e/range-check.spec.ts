@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './studio.ts';
-import { addStudent, signUp } from './teacher.ts';
+import { addStudent, fromMenu, signUp } from './teacher.ts';
 
 test.beforeEach(async ({ page }) => {
   await signUp(page);
   await addStudent(page, { name: 'Maren Holt' });
-  await page.getByRole('link', { name: 'Range check' }).click();
+  await fromMenu(page, 'Range check');
 });
 
 const soFar = (page: Page) => page.getByRole('region', { name: 'So far' });
@@ -22,7 +22,7 @@ test('on the keys: easy, only just, missing notes, and nothing written before it
   await expect(soFar(page).getByText('turns over')).toBeVisible();
   await page.goto('/today');
   await page.getByRole('link', { name: 'Maren Holt' }).first().click();
-  await page.getByRole('link', { name: 'Range check' }).click();
+  await fromMenu(page, 'Range check');
   await expect(soFar(page).getByText('A4', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'That is the highest' }).click();
   await expect(page.getByLabel('Lowest easy')).toHaveValue('G3');
@@ -50,6 +50,10 @@ test('the simulated singer sings a whole check in well under three minutes; a se
   const gaps = page.getByRole('group', { name: 'Missing notes' });
   await expect(gaps.getByLabel('from')).toHaveValue('B♭3');
   await expect(gaps.getByLabel('to')).toHaveValue('C4');
+  // Nobody’s voice: it is asked about before it stands in a file.
+  await expect(page.getByRole('button', { name: 'Write it into the voice file' })).toBeDisabled();
+  await page.getByRole('checkbox', { name: 'Write them into the voice file all the same' }).check();
+  await expect(page.getByRole('button', { name: 'Write it into the voice file' })).toBeEnabled();
   await page.getByRole('button', { name: 'Start afresh' }).click();
   await expect(page.getByRole('button', { name: /^Speaks at/ })).toBeVisible();
 });

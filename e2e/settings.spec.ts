@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { project } from '../scripts/run.mjs';
 import { expect, test } from './studio.ts';
-import { addStudent, buildSixSteps, openDemo, reasons, signUp, stepRow } from './teacher.ts';
+import { addStudent, buildSixSteps, openDemo, reasons, showLimits, signUp, stepRow } from './teacher.ts';
 
 test('a figure of the rule table moves every ceiling, says whose it is, and goes back to the reference', async ({
   page,
@@ -10,6 +10,7 @@ test('a figure of the rule table moves every ceiling, says whose it is, and goes
   await addStudent(page, { name: 'Maren Holt' });
   await buildSixSteps(page);
   await stepRow(page, 'Up and down five').click();
+  await showLimits(page);
   await page.getByRole('button', { name: 'Tired', exact: true }).click();
   await expect(reasons(page).getByRole('heading', { name: /^Why D♭5/ })).toBeVisible();
   const bench = page.url();
@@ -23,6 +24,7 @@ test('a figure of the rule table moves every ceiling, says whose it is, and goes
   await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
   await page.goto(bench);
   await stepRow(page, 'Up and down five').click();
+  await showLimits(page);
   await expect(reasons(page).getByRole('heading', { name: /^Why B4/ })).toBeVisible();
   await expect(reasons(page).getByText('tired today').locator('..')).toHaveAttribute('title', 'the studio');
   await page.goto('/settings/rules');
@@ -30,6 +32,7 @@ test('a figure of the rule table moves every ceiling, says whose it is, and goes
   await page.getByRole('button', { name: 'Save' }).click();
   await page.goto(bench);
   await stepRow(page, 'Up and down five').click();
+  await showLimits(page);
   await expect(reasons(page).getByRole('heading', { name: /^Why D♭5/ })).toBeVisible();
 });
 
@@ -165,5 +168,5 @@ test('a shared screen shows the student in hand alone, and nothing private', asy
   }
   await page.getByRole('button', { name: 'Only I see this screen' }).click();
   await page.goto('/students');
-  await expect(page.getByRole('link', { name: 'Maud Pellow' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Maud Pellow', exact: true })).toBeVisible();
 });

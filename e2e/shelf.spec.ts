@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { expect, test } from './studio.ts';
-import { addStudent, buildSixSteps, signUp } from './teacher.ts';
+import { addStudent, buildSixSteps, fromMenu, signUp } from './teacher.ts';
 
 const fixtures = join(import.meta.dirname, '../core/src/formats/fixtures');
 
@@ -219,9 +219,9 @@ test('a file of exercises: previewed, taken in whole, taken back as one; a bad f
 });
 
 test('a ready-made routine is filled for this voice within its minutes', async ({ page }) => {
-  await page.getByRole('button', { name: 'Ready-made' }).click();
-  await page.getByRole('menuitem', { name: /Lesson, eight minutes/ }).click();
+  await fromMenu(page, 'Ready-made');
+  await page.getByRole('button', { name: /Lesson, eight minutes/ }).click();
   await expect(page.getByRole('heading', { name: 'The order' })).toBeVisible();
-  await expect(page.getByText(/of 8:00/)).toBeVisible();
+  await expect(page.getByRole('group', { name: /of 8:00/ })).toBeVisible();
   await expect(page.getByText(/over$/)).toBeHidden();
 });

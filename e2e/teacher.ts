@@ -2,6 +2,9 @@ import { randomUUID } from 'node:crypto';
 import type { VoiceType } from '@soft-lark/core';
 import { expect, type Page } from '@playwright/test';
 
+/** A connection that the server closed for disuse, just as it is used again, is no fault of either. */
+const AGAIN = { maxRetries: 3 };
+
 /** A studio that was just opened: its address, and the codes for a lost password. */
 export interface NewStudio {
   readonly email: string;
@@ -10,9 +13,25 @@ export interface NewStudio {
 
 /** Asks the server as the page would, with the page’s own session. */
 async function post(page: Page, path: string, data?: object): Promise<Record<string, unknown>> {
-  const answer = await page.request.post(`/api${path}`, { headers: { 'x-soft-lark': '1' }, data: data ?? {} });
+  const answer = await page.request.post(`/api${path}`, {
+    headers: { 'x-soft-lark': '1' },
+    data: data ?? {},
+    ...AGAIN,
+  });
   if (!answer.ok()) throw new Error(`${path} answered ${String(answer.status())}: ${await answer.text()}`);
   return (await answer.json()) as Record<string, unknown>;
+}
+
+/** Keys wait for a press: a journey has to find the key it has just read. */
+async function waitAtThePiano(page: Page): Promise<void> {
+  const studio = (await (await page.request.get('/api/studio', AGAIN)).json()) as { readonly approach: object };
+  const approach = { ...studio.approach, 'at-the-piano': 'waits' };
+  const answer = await page.request.put('/api/studio', {
+    ...AGAIN,
+    headers: { 'x-soft-lark': '1' },
+    data: { ...studio, approach },
+  });
+  if (!answer.ok()) throw new Error(`/studio answered ${String(answer.status())}: ${await answer.text()}`);
 }
 
 /** A new studio and its session; the page is not opened yet. */
@@ -25,6 +44,7 @@ export async function signUp(page: Page, studioName = 'Weir House'): Promise<New
     password: 'ten plain characters',
     timeZone: 'Europe/London',
   });
+  await waitAtThePiano(page);
   return { email, codes: codes as string[] };
 }
 
@@ -83,15 +103,32 @@ export const names = async (page: Page): Promise<readonly string[]> =>
 
 export const stepRow = (page: Page, name: string) =>
   page.getByRole('region', { name: 'The order' }).getByRole('button', { name: new RegExp(`^\\d+ ?${name}`) });
-export const reasons = (page: Page) => page.getByRole('complementary');
+export const reasons = (page: Page) => page.getByRole('tabpanel');
+/** What the routine takes, and of how many minutes. */
+export const lengthOf = (page: Page, words: RegExp) => page.getByRole('group', { name: words });
+/** Where the limits of the chosen step come from. */
+export async function showLimits(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: 'Limits' }).click();
+}
+/** Something that is done with the routine as a whole. */
+export async function fromMenu(page: Page, item: string): Promise<void> {
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: item }).click();
+  await expect(page.getByRole('menu')).toHaveCount(0);
+}
+/** What the routine is for. */
+export async function makeItFor(page: Page, occasion: string): Promise<void> {
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitemradio', { name: occasion }).click();
+}
 
 export async function saved(page: Page): Promise<void> {
-  await expect(page.getByText(/^saved · version/)).toBeVisible();
+  await expect(page.locator('[data-save=saved]')).toBeVisible();
 }
 
 /** The bench of a new routine of the student whose page is open, with some exercises of the shelf. */
 export async function benchWith(page: Page, names: readonly string[]): Promise<void> {
-  await page.getByRole('button', { name: 'New routine' }).click();
+  await fromMenu(page, 'New routine');
   for (const name of names) {
     await page
       .getByRole('button', { name: /^Add (the first|a) step/ })
@@ -144,6 +181,7 @@ export const PLACES = [
   ['/settings/approach', /Settings/],
   ['/settings/account', /Settings/],
   ['/settings/rules', /Settings/],
+  ['/settings/file', /Settings/],
   ['/cautions', /Cautions/],
   ['/about', /About/],
 ] as const;

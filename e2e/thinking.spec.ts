@@ -1,10 +1,10 @@
 import { expect, test } from './studio.ts';
-import { addStudent, names, order, saved, signUp } from './teacher.ts';
+import { addStudent, fromMenu, lengthOf, makeItFor, names, order, saved, signUp } from './teacher.ts';
 
 test.beforeEach(async ({ page }) => {
   await signUp(page);
   await addStudent(page, { name: 'Maren Holt' });
-  await page.getByRole('button', { name: 'New routine' }).click();
+  await fromMenu(page, 'New routine');
   await page.getByRole('button', { name: 'Draft a routine' }).click();
   await expect(page.getByRole('button', { name: 'Another draft' })).toBeVisible();
 });
@@ -12,9 +12,10 @@ test.beforeEach(async ({ page }) => {
 test('a draft in a press; two steps pinned, another drafted; fewer minutes; fixes; all of it taken back', async ({
   page,
 }) => {
-  await expect(page.getByText(/^[89]:\d\d of 10:00|^10:00 of 10:00/)).toBeVisible();
+  await expect(lengthOf(page, /^[89]:\d\d of 10:00|^10:00 of 10:00/)).toBeVisible();
   const first = await names(page);
   expect(first.length).toBeGreaterThan(5);
+  await page.getByRole('tab', { name: 'Why' }).click();
   await page.getByRole('button', { name: 'What was passed over' }).click();
   await expect(page.getByText(/suits this place better|takes longer|few keys/).first()).toBeVisible();
 
@@ -31,20 +32,20 @@ test('a draft in a press; two steps pinned, another drafted; fewer minutes; fixe
 
   const slider = page.getByRole('slider', { name: 'Minutes to fit' });
   for (let press = 0; press < 3; press += 1) await slider.press('ArrowLeft');
-  await expect(page.getByText(/^[4-7]:\d\d of 7:00/)).toBeVisible();
+  await expect(lengthOf(page, /^[4-7]:\d\d of 7:00/)).toBeVisible();
   expect(await names(page)).toEqual(expect.arrayContaining([...pinned]));
 
   await page.getByRole('textbox', { name: 'Minutes', exact: true }).fill('3');
-  await page.getByRole('button', { name: /things? to look at/ }).click();
+  await page.getByRole('tab', { name: /^To look at/ }).click();
   const review = page.getByRole('region', { name: 'What the review says' });
   const over = review.getByRole('listitem').filter({ hasText: 'over its 3 minutes' });
-  await over.getByRole('button', { name: 'Why is this a rule?' }).click();
+  await over.getByRole('button', { name: 'Why?' }).click();
   await expect(over.getByText('The minutes of the routine.')).toBeVisible();
   await over.getByRole('button').first().click();
   await expect(over).toBeHidden();
 
   await saved(page);
-  await page.getByRole('button', { name: 'Versions' }).click();
+  await fromMenu(page, 'Versions');
   const history = page.getByRole('dialog');
   await history.getByRole('listitem').last().getByRole('button').click();
   await expect(history.getByRole('img', { name: /flight then/ })).toBeVisible();
@@ -72,7 +73,6 @@ test('a draft in a press; two steps pinned, another drafted; fewer minutes; fixe
 
 test('a rule is muted with a reason, stays muted after a reload, and is heard again', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Minutes', exact: true }).fill('40');
-  await page.getByRole('button', { name: /things? to look at/ }).click();
   const review = page.getByRole('region', { name: 'What the review says' });
   const under = review.getByRole('listitem').filter({ hasText: 'are not used' });
   await under.getByRole('button', { name: 'Mute …' }).click();
@@ -82,7 +82,6 @@ test('a rule is muted with a reason, stays muted after a reload, and is heard ag
   await expect(under).toBeHidden();
   await saved(page);
   await page.reload();
-  await page.getByRole('button', { name: /to look at/i }).click();
   await expect(review.getByText('The rest is for the song')).toBeVisible();
   await review.getByRole('button', { name: 'Hear it again' }).click();
   await expect(under).toBeVisible();
@@ -91,7 +90,7 @@ test('a rule is muted with a reason, stays muted after a reload, and is heard ag
 test('an old version is brought back as one change, and that can be taken back too', async ({ page }) => {
   const drafted = await names(page);
   await saved(page);
-  await page.getByRole('button', { name: 'Versions' }).click();
+  await fromMenu(page, 'Versions');
   await page.getByRole('dialog').getByRole('listitem').last().getByRole('button').click();
   await page.getByRole('button', { name: 'Bring this version back' }).click();
   await expect(page.getByText('An empty bench.')).toBeVisible();
@@ -102,7 +101,7 @@ test('an old version is brought back as one change, and that can be taken back t
 test('a routine is kept as a recipe and as it is, and both are filled for another voice', async ({ page }) => {
   const drafted = await names(page);
   const card = page.getByRole('dialog', { name: 'Templates' });
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await fromMenu(page, 'Templates');
   await card.getByRole('textbox', { name: 'Keep this routine as' }).fill('Before the boats');
   await card.getByRole('button', { name: 'Keep the template' }).click();
   await card.getByRole('textbox', { name: 'Keep this routine as' }).fill('Word for word');
@@ -113,8 +112,8 @@ test('a routine is kept as a recipe and as it is, and both are filled for anothe
 
   await addStudent(page, { name: 'Joss Arden', type: 'bass', range: { low: 41, high: 62 } });
   const begin = async (name: string): Promise<readonly string[]> => {
-    await page.getByRole('button', { name: 'Ready-made' }).click();
-    await page.getByRole('menuitem', { name: new RegExp(`^${name}`) }).click();
+    await fromMenu(page, 'Ready-made');
+    await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
     await expect(order(page).first()).toBeVisible();
     return names(page);
   };
@@ -124,7 +123,7 @@ test('a routine is kept as a recipe and as it is, and both are filled for anothe
   await page.goto(student);
   expect((await begin('Before the boats')).length).toBeGreaterThan(3);
   await expect(page.getByText(/over$/)).toBeHidden();
-  await page.getByRole('button', { name: 'Templates' }).click();
+  await fromMenu(page, 'Templates');
   await card.getByRole('button', { name: 'Remove the template “Word for word”' }).click();
   await expect(card.getByRole('listitem')).toHaveCount(1);
 });
@@ -132,25 +131,23 @@ test('a routine is kept as a recipe and as it is, and both are filled for anothe
 test('a cool-down only, and a late arrival: the draft goes by what the routine is for; what it left out is said', async ({
   page,
 }) => {
-  const choose = async (kind: string): Promise<void> => {
-    await page.getByRole('combobox', { name: 'What it is for' }).click();
-    await page.getByRole('option', { name: kind }).click();
-  };
   await page.getByRole('textbox', { name: 'Minutes', exact: true }).fill('5');
-  await choose('cool-down');
+  await makeItFor(page, 'cool-down only');
   const before = await names(page);
   await page.getByRole('button', { name: 'Another draft' }).click();
   await expect.poll(() => names(page)).not.toEqual(before);
   await expect(page.getByText('middle', { exact: true })).toBeHidden();
+  await page.getByRole('tab', { name: 'Why' }).click();
   await page.getByRole('button', { name: /exercises could not be taken/ }).click();
   await expect(page.getByRole('list', { name: 'What the draft left out, and why' })).toContainText(
     'a warm-up restores it, by the approach',
   );
-  await choose('late');
+  await makeItFor(page, 'late arrival');
   await page.getByRole('button', { name: 'Another draft' }).click();
   await saved(page);
   await page.reload();
-  await expect(page.getByRole('combobox', { name: 'What it is for' })).toHaveValue('late');
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await expect(page.getByRole('menuitemradio', { name: 'late arrival' })).toBeChecked();
 });
 
 test('an old version is brought back while another window edits: both are kept', async ({ page, context }) => {
@@ -158,7 +155,7 @@ test('an old version is brought back while another window edits: both are kept',
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(order(other).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Versions' }).click();
+  await fromMenu(page, 'Versions');
   await page.getByRole('dialog').getByRole('listitem').last().getByRole('button').click();
   await other.getByRole('textbox', { name: 'Minutes', exact: true }).fill('14');
   await saved(other);
@@ -175,7 +172,7 @@ test('the connection is lost in the middle of a drag: the move stands, is kept h
   await saved(page);
   const before = await names(page);
   const box = await order(page).nth(2).boundingBox();
-  await order(page).first().hover();
+  await page.getByTitle('Drag to another place').first().hover();
   await page.mouse.down();
   await page.mouse.move((box?.x ?? 0) + 60, (box?.y ?? 0) + 26, { steps: 8 });
   await context.setOffline(true);
@@ -202,6 +199,7 @@ test('a step that cannot be done now is swapped for the nearest, with what is ke
   await nearest.click();
   await expect.poll(() => names(page)).toContain(name);
   // What the draft said was said of the exercise before.
+  await page.getByRole('tab', { name: 'Why' }).click();
   await expect(page.getByText(/^In place of “.+”, by your hand\./)).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect.poll(() => names(page)).toEqual(before);

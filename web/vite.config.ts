@@ -17,7 +17,13 @@ const shell = VitePWA({
   workbox: {
     globPatterns: ['index.html', 'assets/*.{js,css,woff2}', '*.svg'],
     // The staff's and the charts' libraries are large, and wanted on a page that is open already.
-    globIgnores: ['assets/*vexflow*', 'assets/*bravura*', 'assets/*Chart*'],
+    globIgnores: [
+      'assets/*vexflow*',
+      'assets/*bravura*',
+      'assets/*Chart*',
+      'assets/track.worker*',
+      'assets/files.worker*',
+    ],
     maximumFileSizeToCacheInBytes: 1_500_000,
     navigateFallback: null,
     skipWaiting: true,

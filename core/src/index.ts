@@ -12,6 +12,7 @@ export {
   type RuleErrorCode,
   type VoiceErrorCode,
 } from './errors.ts';
+export { CLOCK_HOURS, minutesOfDay, type ClockHours } from './clock-time.ts';
 export { issueSentence, shapeProblems } from './issue-sentence.ts';
 export * from './pitch/index.ts';
 export * from './pattern/index.ts';
@@ -27,8 +28,12 @@ export * from './edit/index.ts';
 export * from './review/index.ts';
 export * from './run/index.ts';
 export * from './past/index.ts';
+export * from './advice/index.ts';
 export * from './draft/index.ts';
 export * from './listening/index.ts';
 export * from './sound/index.ts';
 export * from './formats/index.ts';
+export * from './track/index.ts';
+export * from './days/index.ts';
 export * from './song/index.ts';
+export * from './home/index.ts';

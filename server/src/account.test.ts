@@ -39,6 +39,20 @@ test('a new password ends every other session and every code; the old one opens 
   expect((await signIn(elsewhere, email, password)).status).toBe(201);
 });
 
+test('another address takes the password, and none that has an account', async () => {
+  const [holder, other] = [await new Teacher(server).signUp(), await new Teacher(server).signUp()];
+  const to = (email: string, word = holder.password): Promise<Response> =>
+    holder.call('post', '/account/email', { email, password: word });
+  expect(codeOf(await to('new@example.org', 'a guess'))).toEqual([403, 'WRONG_PASSWORD']);
+  expect(codeOf(await to(other.email.toUpperCase()))).toEqual([409, 'EMAIL_TAKEN']);
+  expect(codeOf(await to('nowhere'))).toEqual([422, 'INVALID']);
+  expect((await to('New@example.org')).status).toBe(204);
+  expect((await holder.call('get', '/session')).body).toMatchObject({ email: 'new@example.org' });
+  const visitor = new Teacher(server);
+  expect((await signIn(visitor, holder.email, holder.password)).status).toBe(401);
+  expect((await signIn(visitor, 'new@example.org', holder.password)).status).toBe(201);
+});
+
 test('a code opens the account once, however it is typed, and gives new ones; new ones end the old', async () => {
   const holder = await new Teacher(server).signUp();
   expect(codeOf(await holder.call('post', '/account/recovery-codes', { password: 'a guess' }))).toEqual([

@@ -289,6 +289,74 @@ describe('today', () => {
   });
 });
 
+test('the routine of the day is the one chosen, else the one changed last; the condition beside it stays', async () => {
+  const owner = await new Teacher(server).signUp();
+  const studentId = await owner.addStudent();
+  const [first, second] = [await owner.addRoutine(studentId), await owner.addRoutine(studentId)];
+  const { today: day } = (await owner.call('get', '/session')).body as { today: string };
+  const ready = async (): Promise<unknown> => {
+    const { routine: of, conditions } = (await owner.call('get', `/students/${studentId}/today`)).body as {
+      routine: { id: string };
+      conditions: unknown;
+    };
+    return [of.id, conditions];
+  };
+  const choose = (routineId: string): Promise<{ readonly status: number }> =>
+    owner.call('put', `/students/${studentId}/day-routine`, { day, routineId });
+  expect(await ready()).toEqual([second, []]);
+  await owner.call('put', `/students/${studentId}/condition`, { day, conditions: ['tired'] });
+  expect((await choose(first)).status).toBe(200);
+  expect(await ready()).toEqual([first, ['tired']]);
+  await owner.call('put', `/students/${studentId}/condition`, { day, conditions: [] });
+  expect(await ready()).toEqual([first, []]);
+  const other = await owner.addStudent({ name: 'Teal' });
+  expect((await choose(await owner.addRoutine(other))).status).toBe(404);
+  await owner.call('delete', `/routines/${first}`);
+  expect(await ready()).toEqual([second, []]);
+});
+
+test('a routine that is led for a group is no lesson of the singer who leads it, and goes with the group', async () => {
+  const owner = await new Teacher(server).signUp();
+  const [studentId, other] = [await owner.addStudent(), await owner.addStudent({ name: 'Teal' })];
+  const own = await owner.addRoutine(studentId);
+  const groupId = v7();
+  await owner.call('put', `/groups/${groupId}`, { version: 0, name: 'The pair', members: [studentId, other] });
+  const make = (group: string): Promise<{ readonly status: number; readonly body: unknown }> =>
+    owner.call('post', '/routines', { ...routine(v7(), studentId), groupId: group });
+  expect((await make(groupId)).body).toMatchObject({ groupId });
+  expect((await make(v7())).status).toBe(404);
+  const { routine: ready } = (await owner.call('get', `/students/${studentId}/today`)).body as { routine: unknown };
+  expect(ready).toMatchObject({ id: own });
+  await owner.call('delete', `/groups/${groupId}`);
+  expect((await owner.call('get', '/routines')).body).toHaveLength(1);
+});
+
+test('a lesson that goes on past midnight is still there, before those of the new day', async () => {
+  const owner = await new Teacher(server).signUp();
+  const studentId = await owner.addStudent();
+  // A zone in which it is between one and two in the night now.
+  const hours = 1 - new Date().getUTCHours();
+  const east = hours < -12 ? hours + 24 : hours;
+  const timeZone = `Etc/GMT${east > 0 ? '-' : '+'}${String(Math.abs(east))}`;
+  const studio = (await owner.call('get', '/studio')).body as object;
+  expect((await owner.call('put', '/studio', { ...studio, timeZone })).status).toBe(200);
+  const { today } = (await owner.call('get', '/session')).body as { today: string };
+  const weekday = new Date(`${today}T12:00:00Z`).getUTCDay() || 7;
+  const yesterday = weekday === 1 ? 7 : weekday - 1;
+  const add = (day: number, startsAt: string, minutes: number): Promise<unknown> =>
+    owner.call('post', '/lessons', { id: v7(), studentId, weekday: day, startsAt, minutes });
+  await add(weekday, '10:00', 30);
+  await add(yesterday, '23:30', 60);
+  await add(yesterday, '23:30', 180);
+  const { lessons } = (await owner.call('get', '/today')).body as {
+    lessons: readonly { readonly lesson: { readonly startsAt: string; readonly minutes: number } }[];
+  };
+  expect(lessons.map(({ lesson }) => [lesson.startsAt, lesson.minutes])).toEqual([
+    ['23:30', 180],
+    ['10:00', 30],
+  ]);
+});
+
 test('the committed OpenAPI document is the one of this code', () => {
   const committed: unknown = JSON.parse(readFileSync(join(__dirname, '../openapi.json'), 'utf8'));
   expect(JSON.parse(JSON.stringify(openApiDocument(server.app)))).toEqual(committed);

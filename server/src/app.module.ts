@@ -7,6 +7,7 @@ import { ExercisesModule } from './exercises/index.ts';
 import { GateModule } from './gate/index.ts';
 import { GroupsModule } from './groups/index.ts';
 import { HealthModule } from './health/index.ts';
+import { HomeModule } from './home/index.ts';
 import { LessonsModule } from './lessons/index.ts';
 import { MutesModule } from './mutes/index.ts';
 import { RangeChecksModule } from './range-checks/index.ts';
@@ -14,6 +15,7 @@ import { RoutinesModule } from './routines/index.ts';
 import { RunsModule } from './runs/index.ts';
 import { SongsModule } from './songs/index.ts';
 import { StudentsModule } from './students/index.ts';
+import { StudioFileModule } from './studio-file/index.ts';
 import { StudiosModule } from './studios/index.ts';
 import { TemplatesModule } from './templates/index.ts';
 
@@ -26,6 +28,7 @@ export class AppModule {
         ClockModule,
         DatabaseModule.at(databaseUrl),
         StudiosModule,
+        StudioFileModule,
         StudentsModule,
         ExercisesModule,
         SongsModule,
@@ -36,6 +39,7 @@ export class AppModule {
         GroupsModule,
         RangeChecksModule,
         GateModule,
+        HomeModule,
         LessonsModule,
         DemoModule,
         HealthModule,

@@ -20,11 +20,14 @@ beforeAll(async () => {
   const routineId = await teacher.addRoutine(studentId);
   const lockId = v7();
   await teacher.call('post', `/students/${studentId}/locks`, { id: lockId, level: 'urgent' });
+  const link = await teacher.call('post', `/students/${studentId}/home-links`, { id: v7(), weeks: 4 });
+  const { token } = link.body as { token: string };
   const own = ['lessonId', 'importId', 'muteId', 'songId', 'templateId', 'groupId', 'collectionId', 'runId'];
   ids = {
     studentId,
     routineId,
     lockId,
+    token,
     exerciseId: 'secret-linnet',
     ...Object.fromEntries(own.map((id) => [id, v7()])),
   };

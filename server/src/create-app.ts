@@ -12,7 +12,7 @@ import { pino, type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { DataSource } from 'typeorm';
 import { AppModule } from './app.module.ts';
-import { ProblemFilter, validationPipe } from './common/index.ts';
+import { loggedAddress, ProblemFilter, validationPipe } from './common/index.ts';
 import { serverSecret } from './database/index.ts';
 import { keepSession } from './studios/index.ts';
 
@@ -121,7 +121,7 @@ export async function createApp(settings: ServerSettings): Promise<NestExpressAp
       logger: log,
       autoLogging: { ignore: ({ url }) => !url?.startsWith('/api') },
       serializers: {
-        req: ({ method, url }: Request) => ({ method, url }),
+        req: ({ method, url }: Request) => ({ method, url: loggedAddress(url) }),
         res: ({ statusCode }: Response) => ({ statusCode }),
       },
     }),

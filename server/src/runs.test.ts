@@ -55,7 +55,7 @@ describe('runs', () => {
     await send(second, [{ ...result, outcome: 'passed-over', seconds: 0, rounds: 0 }], { startedAt: ago(1) });
     expect((await send(old, undefined, { startedAt: ago(2) })).body).toMatchObject({ results: null });
     const history = await teacher.call('get', `/students/${studentId}/history`);
-    expect(history.body).toMatchObject({ results: [result] });
+    expect(history.body).toMatchObject({ results: [result], runsOf: [] });
     const refused = await send(v7(), [{ ...result, outcome: 'nearly' }], { startedAt: ago(1) });
     expect(expectProblem(refused, 422, 'INVALID')['errors']).toMatchObject([{ field: 'results.0.outcome' }]);
   });
@@ -79,6 +79,79 @@ describe('runs', () => {
     expect((await painOf()).get(other)).toBeNull();
     await teacher.call('put', `/runs/${v7()}`, run(hurt, [], { startedAt: ago(1) }));
     expect((await painOf()).get(hurt)).toBeNull();
+  });
+
+  test('the last eight runs of an exercise are told as advice reads them', async () => {
+    const studentId = await teacher.addStudent();
+    for (let days = 12; days > 2; days -= 1)
+      await teacher.call(
+        'put',
+        `/runs/${v7()}`,
+        run(studentId, [sungKey(60 + days, { marks: days === 3 ? ['strain'] : [] })], {
+          startedAt: ago(days),
+          ease: 4,
+        }),
+      );
+    const { runsOf } = (await teacher.call('get', `/students/${studentId}/history`)).body as {
+      runsOf: readonly { readonly exerciseId: string; readonly runs: readonly object[] }[];
+    };
+    expect(runsOf).toHaveLength(1);
+    expect(runsOf[0]?.runs).toHaveLength(8);
+    expect(runsOf[0]?.runs.at(-1)).toMatchObject({
+      ...{ date: ago(3).slice(0, 10), highest: 70, ease: 4, marks: ['strain'], occasion: 'lesson' },
+    });
+  });
+
+  test('progress: how far it went and was meant to, which notes were marked, the load of each week', async () => {
+    const studentId = await teacher.addStudent();
+    const path = `/students/${studentId}/progress`;
+    expect((await teacher.call('get', path)).body).toEqual({ ranges: [], weeks: [], stages: [], stoodStill: [], notes: [] });
+    const keys = [
+      sungKey(60),
+      sungKey(62, { marks: ['easy'] }),
+      sungKey(64, { marks: ['strain', 'easy'] }),
+      sungKey(65, { outcome: 'skipped', marks: ['crack'] }),
+    ];
+    await teacher.call('put', `/runs/${v7()}`, run(studentId, keys, { startedAt: ago(2) }));
+    await teacher.call('put', `/runs/${v7()}`, run(studentId, [sungKey(64)], { startedAt: ago(100) }));
+    const { body } = (await teacher.call('get', path)) as { body: Record<string, readonly object[]> };
+    expect(body['ranges']).toEqual([
+      { date: ago(2).slice(0, 10), lowest: 60, highest: 71, plannedHighest: 67, isOrdinary: true },
+    ]);
+    expect(body['notes']).toEqual([
+      { midi: 67, keys: 1, marked: 0 },
+      { midi: 69, keys: 1, marked: 0 },
+      { midi: 71, keys: 1, marked: 1 },
+    ]);
+    expect(body['weeks']).toMatchObject([{ mark: null }]);
+    expect((await teacher.call('get', `/students/${v7()}/progress`)).status).toBe(404);
+  });
+
+  test('a mark that was taken back is gone, whatever comes late; a key that is sent twice at once is one', async () => {
+    const studentId = await teacher.addStudent();
+    const id = v7();
+    const key = sungKey(60, { marks: ['strain'] });
+    const send = (revision: number, ...keys: object[]) =>
+      teacher.call('put', `/runs/${id}`, run(studentId, keys, { revision }));
+    await send(1, key, key);
+    expect((await send(3, { ...key, marks: [] })).body).toMatchObject({
+      marks: [],
+      sungKeys: 1,
+      sung: [{ marks: [] }],
+    });
+    expect((await send(2, key)).body).toMatchObject({ marks: [], sung: [{ marks: [] }] });
+  });
+
+  test('a run is thrown away and can come back as it was; one that was stopped stays', async () => {
+    const studentId = await teacher.addStudent();
+    const [id, stopped] = [v7(), v7()];
+    const sent = run(studentId, [sungKey(60)]);
+    await teacher.call('put', `/runs/${id}`, sent);
+    expect((await teacher.call('delete', `/runs/${id}`)).status).toBe(204);
+    expectProblem(await teacher.call('get', `/runs/${id}`), 404, 'NOT_FOUND');
+    expect((await teacher.call('put', `/runs/${id}`, sent)).body).toMatchObject({ sungKeys: 1 });
+    await teacher.call('put', `/runs/${stopped}`, run(studentId, [], { stops: [{ stepId: v7(), mark: 'pain' }] }));
+    expectProblem(await teacher.call('delete', `/runs/${stopped}`), 409, 'STOPPED_RUN');
   });
 
   test('a step that was passed over is not known, one that was done is', async () => {

@@ -35,7 +35,7 @@ describe('what past runs say', () => {
   const history = async (): Promise<unknown> => (await teacher.call('get', `/students/${studentId}/history`)).body;
 
   test('nothing yet', async () => {
-    expect(await history()).toEqual({ stuck: [], ease: [], results: [], lastSung: [] });
+    expect(await history()).toEqual({ stuck: [], ease: [], results: [], lastSung: [], runsOf: [] });
     expect((await teacher.call('get', `/students/${v7()}/history`)).status).toBe(404);
   });
 
@@ -52,6 +52,12 @@ describe('what past runs say', () => {
       ease: [{ exerciseId: 'up-and-down-five', ease: 4.5 }],
       results: [],
       lastSung: [{ exerciseId: 'up-and-down-five', keys: 2, highest: 69, tempo: 60, manners: [] }],
+      runsOf: [
+        {
+          exerciseId: 'up-and-down-five',
+          runs: [expect.objectContaining({ marks: [] }), expect.objectContaining({ marks: ['easy'] })],
+        },
+      ],
     });
     await sing(1, 'thirds');
     expect(await history()).toMatchObject({ daysSinceAnythingNew: 1 });

@@ -18,6 +18,7 @@ import { text } from './text/i18n.ts';
 import { onPutAside } from './device/device-store.ts';
 import { themeWith, tokensToMantine } from './theme/theme.ts';
 
+document.documentElement.lang = text.language;
 const theme = themeWith({ close: text.t('app.close') });
 const router = createBrowserRouter(places);
 const queries = createQueryClient(markSignedOut);

@@ -53,3 +53,8 @@ export function goesToTheEnd(approach: DayContext['approach']): boolean {
 export function turnsAtEffort(approach: DayContext['approach']): boolean {
   return answerTo(approach, 'ladder-top') === 'first-effort';
 }
+
+/** Whether keys follow one another by themselves at the piano, or each waits for the teacher. */
+export function playsOn(approach: DayContext['approach']): boolean {
+  return answerTo(approach, 'at-the-piano') === 'plays-on';
+}

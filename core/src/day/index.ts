@@ -24,6 +24,14 @@ export {
   type LockLevel,
 } from './gate.ts';
 export { occasionOf, ROUTINE_KINDS, servesGoals, type RoutineKind } from './kinds.ts';
-export { answersCracks, BREATH_SHARES, goesToTheEnd, judgesSound, mayExtend, turnsAtEffort } from './by-approach.ts';
+export {
+  answersCracks,
+  BREATH_SHARES,
+  goesToTheEnd,
+  judgesSound,
+  mayExtend,
+  playsOn,
+  turnsAtEffort,
+} from './by-approach.ts';
 export type { DayContext, StepProblem } from './day.types.ts';
 export { middleStart, turnedSiren, turnedWork } from './turn-by-condition.ts';

@@ -2,7 +2,7 @@ import { isChild, USUAL_RULES } from '../limits/index.ts';
 import type { Exercise } from '../shelf/index.ts';
 import { isAdultType, voiceOf } from '../voice/index.ts';
 import type { StepShape } from '../fit/index.ts';
-import { leastKeys, shapeFor, USUAL_SET_UP, type RoutineShape } from '../routine/index.ts';
+import { leastKeys, shapeFor, type RoutineShape } from '../routine/index.ts';
 import { EXPLAINING, LONGEST_STEP } from './draft-shape.data.ts';
 import type { DraftContext } from './draft.types.ts';
 
@@ -30,7 +30,8 @@ interface ShapeOfDraft extends RoutineShape {
  * @example ten minutes, all known: 7 exercises
  */
 export function shapeOf(context: DraftContext): ShapeOfDraft {
-  const { minutes, known, setUp = USUAL_SET_UP, rules = USUAL_RULES } = context;
+  const { minutes, known, rules = USUAL_RULES } = context;
+  const { setUp } = rules;
   const row = shapeFor(minutes, rules);
   const fewer = isForChild(context) ? 1 : 0;
   const wanted = known.size === 0 ? row.least : Math.round((row.least + row.most) / 2);

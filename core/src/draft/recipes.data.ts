@@ -214,7 +214,7 @@ export const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'heavy-style',
-    name: 'Heavy style, clean first',
+    name: 'Hard styles, clean first',
     minutes: 12,
     kind: 'lesson',
     forWhom: { voices: GROWN, styles: ['heavy', 'rock', 'pop', 'gospel', 'theatre'], fromAge: 18 },

@@ -1,6 +1,7 @@
 import { contextOf, exercises, step } from '../testing/routine-context.ts';
+import { USUAL_RULES } from '../limits/index.ts';
 import { layRoutine } from '../routine/index.ts';
-import { approachChanges, fillRecipe, recipeParts, templateSteps } from './index.ts';
+import { answerChanges, fillRecipe, recipeParts, templateSteps } from './index.ts';
 
 const STEPS = [
   { ...step('long-hiss'), block: 'Floor work' },
@@ -38,8 +39,8 @@ test('as a recipe it is filled for another voice: the same stages, what is pinne
 
 describe('a change of approach', () => {
   const routine = { steps: STEPS, minutes: 8 };
-  const change = (to: Record<string, string>): ReturnType<typeof approachChanges> =>
-    approachChanges(routine, contextOf(), to);
+  const change = (to: Record<string, string>): ReturnType<typeof answerChanges> =>
+    answerChanges(routine, contextOf(), { approach: to, rules: USUAL_RULES });
 
   test('to what holds already alters nothing', () => {
     expect(change({})).toEqual({ steps: [], findingsGone: [], findingsNew: [] });
@@ -62,15 +63,18 @@ describe('a change of approach', () => {
 
   test('of what is checked brings findings, and takes them away', () => {
     const longer = { steps: [...STEPS, step('up-and-down-five'), step('hum-on-the-chord')], minutes: 8 };
-    const brief = approachChanges(longer, contextOf(), { 'breath-share': 'brief' });
+    const brief = answerChanges(longer, contextOf(), { approach: { 'breath-share': 'brief' }, rules: USUAL_RULES });
     expect(brief.findingsNew.map(({ rule }) => rule)).toEqual(['breath-share']);
-    const back = approachChanges(longer, contextOf({ approach: { 'breath-share': 'brief' } }), {});
+    const back = answerChanges(longer, contextOf({ approach: { 'breath-share': 'brief' } }), {
+      approach: {},
+      rules: USUAL_RULES,
+    });
     expect(back.findingsGone.map(({ rule }) => rule)).toEqual(['breath-share']);
   });
 
   test('of holds lengthens the box, and opens the timed hold', () => {
     const held = { steps: [step('even-box'), step('timed-hold')], minutes: 8 };
-    const found = approachChanges(held, contextOf(), { 'breath-holds': 'timed' });
+    const found = answerChanges(held, contextOf(), { approach: { 'breath-holds': 'timed' }, rules: USUAL_RULES });
     expect(found.steps.map(({ stepId, isBack, seconds }) => [stepId, isBack, seconds !== undefined])).toEqual([
       ['even-box', undefined, true],
       ['timed-hold', true, false],

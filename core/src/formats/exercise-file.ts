@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { FormatError, SoftLarkError } from '../errors.ts';
+import { SoftLarkError } from '../errors.ts';
 import { issueSentence } from '../issue-sentence.ts';
 import { exerciseSchema, patternOfWork, syllablesFor, type Exercise } from '../shelf/index.ts';
-import { checkText } from './check-text.ts';
+import { openOwnFile } from './own-file.ts';
 
 const KIND = 'soft-lark-exercises';
 /** Version of the file's schema; see docs/formats.md. */
@@ -58,18 +58,6 @@ export function readExercise(item: unknown, index: number): ReadExercise {
   }
 }
 
-function json(text: string): unknown {
-  try {
-    return JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (cause) {
-    throw new FormatError(
-      'BROKEN_FILE',
-      `The file is not whole JSON: ${cause instanceof Error ? cause.message : 'unreadable'}`,
-      'Export it again; it may have been cut off.',
-    );
-  }
-}
-
 /**
  * The raw exercises of a file, to be read one after the other.
  *
@@ -79,20 +67,6 @@ export function openExerciseFile(text: string): {
   readonly items: readonly unknown[];
   readonly collections: readonly ExerciseCollection[];
 } {
-  checkText(text);
-  const result = envelope.safeParse(json(text));
-  if (!result.success)
-    throw new FormatError(
-      'WRONG_KIND',
-      'This is no file of exercises.',
-      'Choose a file that was exported from a shelf.',
-    );
-  const { version, exercises, collections } = result.data;
-  if (version > VERSION)
-    throw new FormatError(
-      'NEWER_FILE',
-      `The file was written by a newer version (${String(version)}; this one reads up to ${String(VERSION)}).`,
-      'Bring Soft Lark up to date, then import it again.',
-    );
+  const { exercises, collections } = openOwnFile(text, envelope, VERSION, 'exercises');
   return { items: exercises, collections };
 }

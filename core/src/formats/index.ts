@@ -20,9 +20,11 @@ export {
   type WrittenPattern,
 } from './melody.ts';
 export { readMidiFile } from './midi-read.ts';
-export { midiFileOf } from './midi-write.ts';
+export { MICROSECONDS_A_MINUTE, midiBytes, midiFileOf, TICKS } from './midi-write.ts';
 export { noteValues, type NoteValue } from './note-values.ts';
 export { musicXmlOf } from './musicxml-write.ts';
+export { abcBook, musicXmlBook, writtenSteps, type WrittenStep } from './routine-book.ts';
+export { openRoutineFile, routineFileOf, type RoutineFile } from './routine-file.ts';
 export { melodyOfPlayed, type PlayedNote } from './played.ts';
 export { readMusicXml } from './musicxml-read.ts';
 export { checkKind } from './other-kinds.ts';

@@ -19,7 +19,9 @@ function soundsOf({ midi, to, beats }: MelodyEvent): readonly (readonly [number 
 }
 
 /** MIDI texts are bytes; words go out as UTF-8. */
-const toBytes = (text: string): string => strFromU8(strToU8(text), true);
+export function midiBytes(text: string): string {
+  return strFromU8(strToU8(text), true);
+}
 
 type Timed = MidiEvent & { readonly at: number };
 
@@ -29,7 +31,7 @@ function eventsOf(melody: Melody): readonly Timed[] {
   const tick = (beats: number): number => Math.round(beats * TICKS);
   for (const event of melody.events) {
     if (event.syllable !== undefined && !event.continues)
-      events.push({ at: tick(clock), deltaTime: 0, meta: true, type: 'lyrics', text: toBytes(event.syllable) });
+      events.push({ at: tick(clock), deltaTime: 0, meta: true, type: 'lyrics', text: midiBytes(event.syllable) });
     for (const [midi, beats] of soundsOf(event)) {
       if (midi !== undefined) {
         const note = { deltaTime: 0, channel: 0, noteNumber: midi };
@@ -50,7 +52,7 @@ function eventsOf(melody: Melody): readonly Timed[] {
 export function midiFileOf(melody: Melody): Uint8Array {
   const { tonicClass = 0, mode = 'major', tempo = 84 } = melody;
   const head: MidiEvent[] = [
-    { deltaTime: 0, meta: true, type: 'trackName', text: toBytes(melody.title) },
+    { deltaTime: 0, meta: true, type: 'trackName', text: midiBytes(melody.title) },
     { deltaTime: 0, meta: true, type: 'setTempo', microsecondsPerBeat: Math.round(MICROSECONDS_A_MINUTE / tempo) },
     {
       deltaTime: 0,

@@ -49,12 +49,13 @@ function leastCommonMultiple(a: bigint, b: bigint): bigint {
   return (a / greatestCommonDivisor(a, b)) * b;
 }
 
-/**
- * A melody as MusicXML 4.0: one part, one unmeasured bar, lyrics under the notes, glides as slides.
- *
- * @example musicXmlOf(melodyOf(parsePattern('1 2 3:2'), 60, 'Three', 84)) // '<?xml version="1.0" …'
- */
-export function musicXmlOf(melody: Melody): string {
+/** One bar of a part; `words` stand above it, as the name of what begins here. */
+export interface WrittenBar {
+  readonly melody: Melody;
+  readonly words?: string;
+}
+
+function barNode({ melody, words }: WrittenBar, index: number): Node {
   const sung = melody.events.flatMap(sungOf);
   const pieces = sung.flatMap(({ beats }) => noteValues(beats));
   const divisions = Number(
@@ -62,34 +63,49 @@ export function musicXmlOf(melody: Melody): string {
   );
   const { tonicClass = 0, mode = 'major', tempo = 84 } = melody;
   const total = melody.events.reduce((sum, { beats }) => sum + beats, 0);
+  return {
+    '@number': index + 1,
+    attributes: {
+      divisions,
+      key: { fifths: fifthsOf(tonicClass, mode), mode: mode === 'harmonic-minor' ? 'minor' : mode },
+      time: { beats: Math.max(1, Math.ceil(total)), 'beat-type': 4 },
+      clef: { sign: 'G', line: 2 },
+    },
+    direction: {
+      '@placement': 'above',
+      'direction-type': [
+        ...(words === undefined ? [] : [{ words }]),
+        { metronome: { 'beat-unit': 'quarter', 'per-minute': tempo } },
+      ],
+      sound: { '@tempo': tempo },
+    },
+    note: sung.flatMap((one) => noteNodes(one, divisions)),
+  };
+}
+
+/**
+ * Melodies as MusicXML 4.0: one part, each melody an unmeasured bar, lyrics under the notes, glides as slides.
+ *
+ * @param bars at least one
+ */
+export function musicXmlOfBars(title: string, bars: readonly WrittenBar[]): string {
   const document = {
     '?xml': { '@version': '1.0', '@encoding': 'UTF-8' },
     'score-partwise': {
       '@version': '4.0',
-      work: { 'work-title': melody.title },
+      work: { 'work-title': title },
       'part-list': { 'score-part': { '@id': 'P1', 'part-name': 'Voice' } },
-      part: {
-        '@id': 'P1',
-        measure: {
-          '@number': 1,
-          attributes: {
-            divisions,
-            key: {
-              fifths: fifthsOf(tonicClass, mode),
-              mode: mode === 'harmonic-minor' ? 'minor' : mode,
-            },
-            time: { beats: Math.max(1, Math.ceil(total)), 'beat-type': 4 },
-            clef: { sign: 'G', line: 2 },
-          },
-          direction: {
-            '@placement': 'above',
-            'direction-type': { metronome: { 'beat-unit': 'quarter', 'per-minute': tempo } },
-            sound: { '@tempo': tempo },
-          },
-          note: sung.flatMap((one) => noteNodes(one, divisions)),
-        },
-      },
+      part: { '@id': 'P1', measure: bars.map(barNode) },
     },
   };
   return new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true }).build(document);
+}
+
+/**
+ * A melody as MusicXML 4.0.
+ *
+ * @example musicXmlOf(melodyOf(parsePattern('1 2 3:2'), 60, 'Three', 84)) // '<?xml version="1.0" …'
+ */
+export function musicXmlOf(melody: Melody): string {
+  return musicXmlOfBars(melody.title, [{ melody }]);
 }

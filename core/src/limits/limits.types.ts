@@ -69,6 +69,8 @@ export interface RuleTable {
   readonly changing: { readonly pastMiddle: number };
   /** The longest stretch without a rest, seconds: a child, a beginner or an older voice, usual; and the share of it while recovering. */
   readonly breath: Readonly<Record<'child' | 'beginner' | 'usual' | 'recoveringShare', number>>;
+  /** Seconds to explain an exercise: one that is new to the student, and one that is known. */
+  readonly setUp: Readonly<Record<'whenNew' | 'whenKnown', number>>;
   readonly older: { readonly from: number; readonly tempoShare: number; readonly firstSpan: number };
   /** Exercises of a warm-up of so many minutes, at least and at most. */
   readonly draftLeast: Readonly<Record<DraftLength, number>>;

@@ -1,4 +1,4 @@
-import { dayIs, type Condition } from '../voice/index.ts';
+import { dayIs, type Condition, type Style } from '../voice/index.ts';
 import { lineOf, TEACHER, type Rule } from './case.ts';
 import { cap, shift } from './ledger.ts';
 
@@ -24,13 +24,16 @@ export const margin: Rule = (ledger, facts) => {
   return shift(shift(ledger, 'floor', facts.margin, line), 'ceiling', -facts.margin, line);
 };
 
+/** Styles whose name says something else beside a voice. */
+const STYLE_WORDS: Partial<Record<Style, string>> = { heavy: 'metal', rnb: 'R&B' };
+
 /** 3. Style. */
 export const style: Rule = (ledger, { context, rules }) =>
   shift(
     ledger,
     'ceiling',
     rules.style[context.style],
-    lineOf('style', `${context.style} style`, rules, `style.${context.style}`),
+    lineOf('style', `${STYLE_WORDS[context.style] ?? context.style} style`, rules, `style.${context.style}`),
   );
 
 /** 4. What the last runs taught, passed in as deltas. */

@@ -44,6 +44,7 @@ export const USUAL_RULES: RuleTable = {
   },
   changing: { pastMiddle: 0 },
   breath: { child: 5, beginner: 7, usual: 9, recoveringShare: 0.6 },
+  setUp: { whenNew: 20, whenKnown: 5 },
   older: { from: 65, tempoShare: 0.9, firstSpan: 9 },
   // House reading of usual practice: few things, done through the voice, that come back.
   draftLeast: { 3: 3, 5: 4, 8: 5, 10: 6, 12: 7, 15: 8, 20: 10, 30: 12, 45: 16 },

@@ -1,33 +1,8 @@
-import { patternOfWork, type Exercise } from '../shelf/index.ts';
+import type { Exercise } from '../shelf/index.ts';
 import { daysBetween } from '../voice/index.ts';
-import { weightedMinutes } from './load.ts';
-import { isMissed, type Mark } from './marks.ts';
-
-/** What one run did with one exercise. */
-export interface PastExercise {
-  readonly exerciseId: string;
-  /** Keys or glides that were really sung. */
-  readonly keys: number;
-  /** Seconds one beat lasted, summed over these keys. */
-  readonly beatSeconds: number;
-  /** Seconds the step was planned to take. */
-  readonly plannedSeconds: number;
-  /** Beats per minute and highest note, MIDI; null where no key was sung. */
-  readonly tempo: number | null;
-  readonly highest: number | null;
-  /** Manners in which a key came without a mark; none in runs from before they were kept. */
-  readonly manners?: readonly string[];
-  readonly marks: readonly Mark[];
-  readonly wasStopped: boolean;
-}
-
-export interface PastRun {
-  /** Calendar day in the studio's zone. */
-  readonly date: string;
-  /** 1–5, where it was asked. */
-  readonly ease: number | null;
-  readonly exercises: readonly PastExercise[];
-}
+import { isMissed } from './marks.ts';
+import type { PastExercise, PastRun } from './past.types.ts';
+import { sungMinutes } from './sung-minutes.ts';
 
 /** What the runs of a student say for a review and for a draft. */
 export interface StudentHistory {
@@ -49,31 +24,6 @@ const WEEKS_BEFORE = 4;
 /** House choice: an exercise is stuck when this many runs on end went badly with it at one setting. */
 const STUCK_RUNS = 4;
 const PLAIN_EASE = 3;
-
-function voicedSeconds({ work }: Exercise, { keys, beatSeconds, plannedSeconds }: PastExercise): number {
-  switch (work.kind) {
-    case 'pattern':
-      return patternOfWork(work).voicedBeats * beatSeconds;
-    case 'siren':
-      return keys * work.secondsEach;
-    case 'spoken':
-      return plannedSeconds;
-    case 'breath':
-    case 'timed':
-      return 0;
-  }
-}
-
-function minutesOf(runs: readonly PastRun[], exercises: ReadonlyMap<string, Exercise>): number {
-  return weightedMinutes(
-    runs.flatMap((run) =>
-      run.exercises.flatMap((past) => {
-        const exercise = exercises.get(past.exerciseId);
-        return exercise ? [{ exercise, voicedSeconds: voicedSeconds(exercise, past) }] : [];
-      }),
-    ),
-  );
-}
 
 function wasTrouble(past: PastExercise): boolean {
   return past.wasStopped || isMissed(past);
@@ -142,8 +92,8 @@ export function historyOf(
     .find((run) => run.exercises.some(({ exerciseId }) => exercises.get(exerciseId)?.grit));
   const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
   return {
-    weekMinutes: minutesOf(within(0, WEEK), exercises),
-    ...(hasFourWeeks && { usualWeekMinutes: minutesOf(before, exercises) / WEEKS_BEFORE }),
+    weekMinutes: sungMinutes(within(0, WEEK), exercises),
+    ...(hasFourWeeks && { usualWeekMinutes: sungMinutes(before, exercises) / WEEKS_BEFORE }),
     daysSinceAnythingNew: daysBetween(lastNew, today),
     ...(lastGrit && { daysSinceGrit: ago(lastGrit) }),
     stuck: stuckIn(byExercise(runs, (_, past) => past)),

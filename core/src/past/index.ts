@@ -1,4 +1,15 @@
-export { historyOf, type PastExercise, type PastRun, type StudentHistory } from './history.ts';
-export { weightedMinutes } from './load.ts';
+export { historyOf, type StudentHistory } from './history.ts';
+export { LOAD_MARKS } from './load.data.ts';
+export { loadAgainst, weightedMinutes, type LoadMark } from './load.ts';
 export { isMissed, KEY_OUTCOMES, MARKS, STOP_MARKS, type KeyOutcome, type Mark } from './marks.ts';
+export { type PastExercise, type PastRun } from './past.types.ts';
+export {
+  LEAST_RUNS,
+  progressOf,
+  type Progress,
+  type ProgressRun,
+  type RangePoint,
+  type StoodStill,
+  type WeekLoad,
+} from './progress.ts';
 export { reachedIn, type ReachedSetting } from './reached.ts';

@@ -12,3 +12,6 @@ export const EFFORT = {
 
 /** House choice: load from which ordinary singing counts as high or loud, and up to which it is gentle. */
 export const EFFORT_LOADS = { gentle: 1, loud: 4 } as const;
+
+/** Source: rough guide; a week over so many times the mean of the four before is much, or asks for a light day. */
+export const LOAD_MARKS = { much: 1.3, 'light-day': 1.6 } as const;

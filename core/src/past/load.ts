@@ -1,5 +1,5 @@
 import type { Exercise } from '../shelf/index.ts';
-import { EFFORT, EFFORT_LOADS } from './load.data.ts';
+import { EFFORT, EFFORT_LOADS, LOAD_MARKS } from './load.data.ts';
 
 /**
  * What a minute of voice with an exercise weighs.
@@ -26,4 +26,17 @@ export function weightedMinutes(
   steps: readonly { readonly exercise: Exercise; readonly voicedSeconds: number }[],
 ): number {
   return steps.reduce((sum, { exercise, voicedSeconds }) => sum + (voicedSeconds / 60) * effortOf(exercise), 0);
+}
+
+export type LoadMark = keyof typeof LOAD_MARKS;
+
+/**
+ * A week's load held against the usual one, both in weighted minutes.
+ *
+ * @param usual mean of the four weeks before, over 0
+ * @example loadAgainst(70, 50) // { share: 1.4, mark: 'much' }
+ */
+export function loadAgainst(week: number, usual: number): { readonly share: number; readonly mark: LoadMark | null } {
+  const share = week / usual;
+  return { share, mark: share > LOAD_MARKS['light-day'] ? 'light-day' : share > LOAD_MARKS.much ? 'much' : null };
 }

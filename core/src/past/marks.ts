@@ -1,4 +1,4 @@
-/** Marks a teacher puts on a key; the last four stop the step. */
+/** Marks a teacher puts on a key; the last four stop the step, three say how the voice sounds. */
 export const MARKS = [
   'strain',
   'crack',
@@ -6,6 +6,9 @@ export const MARKS = [
   'pitch',
   'breath',
   'tension',
+  'breathy',
+  'rough',
+  'creak',
   'pain',
   'tickle',
   'cough',

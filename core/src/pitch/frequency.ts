@@ -1,7 +1,8 @@
 import { PitchError } from '../errors.ts';
 
-const LOWEST_TUNING_HZ = 380;
-const HIGHEST_TUNING_HZ = 480;
+/** What a voice lesson can be tuned to, A4 in Hz. */
+export const LOWEST_TUNING_HZ = 380;
+export const HIGHEST_TUNING_HZ = 480;
 
 /**
  * Frequency of a pitch in equal temperament.

@@ -1,4 +1,4 @@
-export { frequencyOf } from './frequency.ts';
+export { frequencyOf, HIGHEST_TUNING_HZ, LOWEST_TUNING_HZ } from './frequency.ts';
 export { readNote, writeInterval, writeNote } from './note-name.ts';
 export { nameNote, NOTE_SCHEMES, readNoteIn, type NoteNaming, type NoteScheme } from './note-schemes.ts';
 export {

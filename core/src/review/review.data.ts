@@ -25,8 +25,6 @@ export const REVIEW_FIGURES = {
   /** Under so many seconds a share of the time says little; and a step more or less is no fault. */
   breathShareFromSeconds: 300,
   breathShareSlack: 0.02,
-  loadWarn: 1.3,
-  loadLightDay: 1.6,
 } as const;
 
 /** What each rule rests on, as the page shows it. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { shippedExercises } from '../shelf/index.ts';
+import { changeRules } from '../limits/index.ts';
 import type { VoiceFile } from '../voice/index.ts';
 import { applyPatch } from '../edit/index.ts';
 import { layRoutine, type RoutineStep, type StepSettings } from '../routine/index.ts';
@@ -193,7 +194,7 @@ test.each<[string, string, readonly (string | RoutineStep)[], Partial<ReviewCont
     'a lesson of nothing but explaining',
     'much-explaining',
     GOOD,
-    { known: new Set(), setUp: { whenNew: 60, whenKnown: 60 }, minutes: 12 },
+    { known: new Set(), rules: changeRules({ 'setUp.whenNew': 60, 'setUp.whenKnown': 60 }, 'the studio'), minutes: 12 },
   ],
   ['a cool-down of a moment', 'short-cool-down', [...GOOD.slice(0, 4), step('falling-hum', { maxKeys: 1 })], {}],
   [

@@ -1,7 +1,7 @@
 import { isOlderVoice, servesGoals } from '../day/index.ts';
 import { isSungWork } from '../shelf/index.ts';
 import { strongest } from '../voice/index.ts';
-import { weightedMinutes } from '../past/index.ts';
+import { loadAgainst, weightedMinutes } from '../past/index.ts';
 import { exerciseFor } from './find-relative.ts';
 import type { Fix, Reviewed, Rule, Said } from './finding.types.ts';
 import { minutesOf } from './minute-rules.ts';
@@ -51,14 +51,13 @@ const occluded: Rule = (reviewed) => {
 const load: Rule = ({ context: { history = {} }, steps }) => {
   const { weekMinutes = 0, usualWeekMinutes } = history;
   if (!usualWeekMinutes || steps.length === 0) return [];
-  const share = (weekMinutes + weightedMinutes(steps)) / usualWeekMinutes;
-  if (share <= FIGURES.loadWarn) return [];
-  const isMuch = share > FIGURES.loadLightDay;
+  const { share, mark } = loadAgainst(weekMinutes + weightedMinutes(steps), usualWeekMinutes);
+  if (!mark) return [];
   return [
     {
       rule: 'load-above-usual',
       severity: 'warn',
-      message: `With this the week comes to ${share.toFixed(1)} times the usual${isMuch ? '; a light day would be wise' : ''}.`,
+      message: `With this the week comes to ${share.toFixed(1)} times the usual${mark === 'light-day' ? '; a light day would be wise' : ''}.`,
     },
   ];
 };

@@ -28,9 +28,6 @@ import type { LaidLadder, LaidSiren, LaidStep, RoutineContext } from './routine.
 import { withLength, withSettings } from './step-figures.ts';
 import type { RoutineStep, StepSettings } from './step.schema.ts';
 
-/** House default, a teacher's setting: seconds to explain an exercise the student does not know yet, and a known one. */
-export const USUAL_SET_UP = { whenNew: 20, whenKnown: 5 };
-
 /** What a step's own work comes to, before its place in the routine is known. */
 type Outcome = Pick<
   LaidStep,
@@ -234,7 +231,7 @@ export function layStep(
 ): LaidStep {
   const exercise = asTaught(withSettings(written, step.settings), context);
   const isNew = !context.known.has(exercise.id);
-  const { whenNew, whenKnown } = context.setUp ?? USUAL_SET_UP;
+  const { whenNew, whenKnown } = (context.rules ?? USUAL_RULES).setUp;
   const overlay = overlayFor(exercise, step.settings.overlay, context);
   const setUpSeconds = step.settings.setUpSeconds ?? (isNew ? whenNew : whenKnown) + (overlay?.setUpSeconds ?? 0);
   const { workSeconds, ...outcome } = workOut(exercise, step.settings, context, sungSteps);

@@ -8,16 +8,9 @@ import type { ReferenceRange } from '../voice/index.ts';
 import type { KeyWay } from './key-ways.ts';
 import type { StepSettings } from './step.schema.ts';
 
-/** Seconds it takes to explain an exercise. */
-export interface SetUpTimes {
-  readonly whenNew: number;
-  readonly whenKnown: number;
-}
-
 /** Everything a routine's figures depend on besides its steps. */
 export interface RoutineContext extends DayContext {
   readonly exercises: ReadonlyMap<string, Exercise>;
-  readonly setUp?: SetUpTimes;
 }
 
 export interface LaidLadder {

@@ -3,7 +3,7 @@ import { exerciseId, line, lines, midiNote, whole, type ReadonlyDeep } from '../
 import { PLACEMENT_RULES, secondPassSchema, SIREN_SHAPES, TRAVELS } from '../ladder/index.ts';
 import { limitRuleSchema } from '../limits/index.ts';
 import { LONGEST_TEXT } from '../pattern/index.ts';
-import { HELP_CHOICES, LINE_ORDERS } from '../shelf/index.ts';
+import { HELP_CHOICES, LINE_ORDERS, PACES } from '../shelf/index.ts';
 
 /** House limits; nobody sings more of it. */
 const MOST = {
@@ -88,6 +88,8 @@ const stepSettingsSchema = z.strictObject({
   manners: z.array(line(120)).max(MOST.manners).exactOptional(),
   /** Who sounds, in every key. */
   help: z.enum(HELP_CHOICES).exactOptional(),
+  /** Whether its keys follow one another by themselves, whatever the school. */
+  pace: z.enum(PACES).exactOptional(),
   /** Beats the new key’s chord takes, and the breath after it. */
   cueBeats: z.number().min(0).max(MOST.beats).exactOptional(),
   restBeats: z.number().min(0).max(MOST.beats).exactOptional(),

@@ -8,6 +8,7 @@ import {
   canTurnBack,
   conduct,
   countdownOf,
+  keyPlayed,
   currentKey,
   secondsForStep,
   secondsLeft,
@@ -180,6 +181,78 @@ describe('conduct', () => {
     expect(countdownOf(begin())).toBeNull();
   });
 
+  test('the passes of a glide are counted one by one, and only the last is the last', () => {
+    const glides = startRun(layRoutine([step('straw-slides'), step('falling-hum')], contextOf()));
+    const passes = glides.steps[0]?.keys.length ?? 0;
+    expect(passes).toBeGreaterThan(2);
+    let state = play(glides, 'next');
+    const counts: unknown[] = [];
+    while (state.stepIndex === 0) {
+      counts.push(countdownOf(state));
+      state = play(state, 'next');
+    }
+    expect(counts).toEqual(Array.from({ length: passes }, (_, index) => ({ to: 'end', keys: passes - 1 - index })));
+  });
+
+  test('time left holds what it takes to explain a step until the step begins', () => {
+    const state = begin();
+    const [first] = state.steps;
+    expect(secondsLeft(state).step).toBeCloseTo(first?.seconds ?? 0);
+    expect(secondsLeft(state).step - secondsLeft(play(state, 'next')).step).toBeCloseTo(first?.setUpSeconds ?? 0);
+    expect(secondsLeft(state).run).toBeCloseTo(state.steps.reduce((sum, { seconds }) => sum + seconds, 0));
+  });
+
+  test('slower and faster take hold on the next key, in the seconds too, and never leave what can be sung', () => {
+    const state = onLadder();
+    const faster = conduct(state, { type: 'tempo', by: 4 });
+    const [was, is] = [state, faster].map((at) => at.steps[1]?.keys ?? []);
+    expect(is?.[0]).toEqual(was?.[0]);
+    expect(is?.slice(1).map(({ tempo }) => tempo)).toEqual(was?.slice(1).map(({ tempo }) => tempo + 4));
+    const [then, now] = [was?.[1], is?.[1]];
+    expect((now?.seconds ?? 0) * (now?.tempo ?? 0)).toBeCloseTo((then?.seconds ?? 0) * (then?.tempo ?? 0), 6);
+    expect((now?.cueSeconds ?? 0) * (now?.tempo ?? 0)).toBeCloseTo((then?.cueSeconds ?? 0) * (then?.tempo ?? 0), 6);
+    const there = conduct(faster, { type: 'tempo', by: -4 });
+    there.steps[1]?.keys.forEach((key, index) => {
+      expect(key.seconds).toBeCloseTo(was?.[index]?.seconds ?? 0, 6);
+    });
+    const slowest = Array.from({ length: 60 }).reduce<RunState>((at) => conduct(at, { type: 'tempo', by: -4 }), state);
+    expect(Math.min(...(slowest.steps[1]?.keys.map(({ tempo }) => tempo) ?? []))).toBeGreaterThanOrEqual(30);
+    expect(conduct(begin(), { type: 'tempo', by: 4 })).toEqual(begin());
+  });
+
+  test('another key is gone to at once: what was sung is kept, what lies between is not entered', () => {
+    const state = onLadder();
+    const last = (state.steps[1]?.keys.length ?? 0) - 1;
+    const there = conduct(state, { type: 'to-key', index: last, id: id(), heard: true });
+    expect([there.keyIndex, there.sung.length, there.begun]).toEqual([last, 1, true]);
+    expect(conduct(state, { type: 'to-key', index: last, id: id(), heard: false }).sung).toEqual([]);
+    expect(conduct(state, { type: 'to-key', index: last + 1, id: id(), heard: false })).toEqual(state);
+  });
+
+  test('a note at a keyboard means the key of its name, one to come before one that was sung', () => {
+    const state = onLadder();
+    const tonics = state.steps[1]?.keys.map(({ tonic }) => tonic) ?? [];
+    const [first = 0, second = 0] = tonics;
+    const ways: readonly (readonly [RunState, number, number | null])[] = [
+      [state, second, 1],
+      [state, second + 12, 1],
+      [state, second - 24, 1],
+      [state, first, 0],
+      // On the way home the same key comes again.
+      [play(state, 'next'), first, tonics.lastIndexOf(first)],
+      [play(state, 'next', 'next', 'next', 'next'), second, tonics.lastIndexOf(second)],
+      [state, Math.max(...tonics) + 1, null],
+      [begin(), second, null],
+    ];
+    expect(ways.map(([at, midi]) => keyPlayed(at, midi))).toEqual(ways.map(([, , index]) => index));
+  });
+
+  test('the step before comes again from its start; before the first there is none', () => {
+    const back = conduct(onLadder(), { type: 'previous-step', id: id(), heard: true });
+    expect([back.stepIndex, back.keyIndex, back.begun, back.sung.length]).toEqual([0, 0, false, 1]);
+    expect(conduct(begin(), { type: 'previous-step', id: id(), heard: false })).toEqual(begin());
+  });
+
   test('marks go on the key being sung; a second press takes one back', () => {
     const marked = (['crack', 'strain', 'crack'] as const).reduce(
       (at, mark) => conduct(at, { type: 'mark', mark, id: id() }),
@@ -217,7 +290,7 @@ describe('conduct', () => {
     expect([stopped.phase, stopped.marks, stopped.stops.at(-1)?.mark]).toEqual(['stopped', ['strain'], 'effort']);
     const relative = startRun(layRoutine([step('hum-glides')], contextOf())).steps[0];
     if (!relative) throw new Error('no relative');
-    const swapped = conduct(stopped, { type: 'swap', step: relative });
+    const swapped = conduct(stopped, { type: 'swap', step: relative, id: 'key-x', heard: true });
     expect([swapped.phase, swapped.stepIndex, swapped.begun]).toEqual(['singing', 1, false]);
     expect(swapped.steps.map(({ exerciseId }) => exerciseId)).toEqual([
       'standing-check',
@@ -225,7 +298,6 @@ describe('conduct', () => {
       'long-hiss',
       'falling-hum',
     ]);
-    expect(conduct(onLadder(), { type: 'swap', step: relative }).steps[1]?.exerciseId).toBe('up-and-down-five');
   });
 
   test('pause, resume and the end', () => {

@@ -1,40 +1,18 @@
 import { goHome, turnBack, type Ladder } from '../ladder/index.ts';
-import { isMissed, STOP_MARKS } from '../past/index.ts';
+import { isMissed } from '../past/index.ts';
 import { keyWays } from '../routine/index.ts';
 import { endPart, resultOf } from '../still/index.ts';
+import { enter } from './enter-key.ts';
 import { moreHelp } from './help-after.ts';
+import { atHalfTempo, atTempo, onVowel, toKey, withoutMark } from './live-changes.ts';
 import { canGoHome, canTurnBack, currentKey, currentStep, fewMore, firstToCome } from './run-queries.ts';
 import { runKeysOf } from './run-plan.ts';
-import type { StopCause, SungKey } from './run.schema.ts';
+import { effort, goneOn, mark, takenBack } from './stops.ts';
 import type { RunAction, RunKey, RunState, RunStep } from './run.types.ts';
 
-/** A warm-up is never hard work: effort over this, of ten, is a stop. */
-const MOST_EFFORT = 4;
-
-function enter(state: RunState, id: string, outcome: SungKey['outcome']): RunState {
-  const step = currentStep(state);
-  const key = currentKey(state);
-  if (!step || !key || state.sung.some((sung) => sung.id === id)) return { ...state, marks: [] };
-  const { tonic, leg, low, high, tempo, help, manner } = key;
-  const sung: SungKey = {
-    id,
-    stepId: step.stepId,
-    exerciseId: step.exerciseId,
-    tonic,
-    leg,
-    low,
-    high,
-    tempo,
-    outcome,
-    marks: state.marks,
-    ...(help && { help }),
-    ...(manner !== undefined && { manner }),
-  };
-  return { ...state, marks: [], sung: [...state.sung, sung] };
-}
-
 function toStep(state: RunState, stepIndex: number): RunState {
-  const isOver = stepIndex >= state.steps.length;
+  // Where nothing was planned, the teacher says what comes next and when it is over.
+  const isOver = stepIndex >= state.steps.length && !state.isOpen;
   return {
     ...state,
     stepIndex,
@@ -94,61 +72,16 @@ function goOnWith(state: RunState, rest: Ladder, id: string, turned = true): Run
   return advance(enter(replan(state, rest, turned), id, 'sung'));
 }
 
-/** Dizziness ends breath work for the day. */
-function withoutBreath(state: RunState): RunState {
-  const steps = state.steps.filter((step, index) => index <= state.stepIndex || step.kind !== 'breath');
-  return { ...state, steps };
-}
-
-function mark(state: RunState, action: Extract<RunAction, { type: 'mark' }>): RunState {
-  const marks = state.marks.includes(action.mark)
-    ? state.marks.filter((other) => other !== action.mark)
-    : [...state.marks, action.mark];
-  const marked = { ...state, marks };
-  if (!STOP_MARKS.has(action.mark)) return marked;
-  return stop(marked, action.mark, action.id);
-}
-
-/** Stops the step; the key being sung is held with its marks, and kept when the stop is gone on from. */
-function stop(state: RunState, cause: StopCause, id: string): RunState {
-  const stepId = currentStep(state)?.stepId ?? '';
-  const stops = [...state.stops, { stepId, mark: cause }];
-  return { ...state, phase: 'stopped', stops, ...(state.begun && { heldKeyId: id }) };
-}
-
-function withoutHeld(state: RunState): RunState {
-  const rest = { ...state };
-  delete rest.heldKeyId;
-  return rest;
-}
-
-/** The way on from a stop: the key that was held is kept, and dizziness ends breath work for the day. */
-function goneOn(state: RunState): RunState {
-  const { heldKeyId } = state;
-  if (state.phase !== 'stopped') return state;
-  const rest = withoutHeld(state);
-  const kept = heldKeyId === undefined ? rest : enter(rest, heldKeyId, 'sung');
-  return state.stops.at(-1)?.mark === 'dizzy' ? withoutBreath(kept) : kept;
-}
-
-/** A stop that was pressed by mistake was never there: the key that was held is sung on. */
-function takenBack(state: RunState): RunState {
-  const rest = withoutHeld(state);
-  const wasEffort = state.stops.at(-1)?.mark === 'effort';
-  const marks = state.marks.filter((name) => !STOP_MARKS.has(name) && !(wasEffort && name === 'strain'));
-  return { ...rest, marks, phase: 'singing', stops: state.stops.slice(0, -1) };
-}
-
-/** Rising effort is strain on the key it was felt on. */
-function effort(state: RunState, { level, id }: Extract<RunAction, { type: 'effort' }>): RunState {
-  if (level <= MOST_EFFORT) return state;
-  const marks = state.marks.includes('strain') ? state.marks : [...state.marks, 'strain' as const];
-  return stop({ ...state, marks }, 'effort', id);
-}
-
 function swap(state: RunState, step: RunStep): RunState {
   const steps = state.steps.map((other, index) => (index === state.stepIndex ? step : other));
   return { ...state, steps, keyIndex: 0, marks: [], begun: false, turned: false, phase: 'singing' };
+}
+
+/** A step that nobody planned: after the one that is on, at once where there is none. */
+function added(state: RunState, step: RunStep): RunState {
+  const at = state.stepIndex + (currentStep(state) ? 1 : 0);
+  const steps = [...state.steps.slice(0, at), step, ...state.steps.slice(at)];
+  return { ...state, steps };
 }
 
 /** The key being left: kept where it was sounding, or held by a stop. */
@@ -206,7 +139,11 @@ export function conduct(state: RunState, action: RunAction): RunState {
         index >= state.keyIndex && key.help ? { ...key, help: action.help } : key,
       );
     case 'swap':
-      return state.phase === 'stopped' ? swap(goneOn(state), action.step) : state;
+      return swap(left(state, action), action.step);
+    case 'add-step':
+      return added(state, action.step);
+    case 'unmark':
+      return withoutMark(state, action.keyId, action.mark);
     case 'mistake':
       return state.phase === 'stopped' ? takenBack(state) : state;
     case 'refit':
@@ -231,6 +168,20 @@ export function conduct(state: RunState, action: RunAction): RunState {
       const found = fewMore(state, action.more, action.seconds);
       return found?.canBe ? goOnWith(state, found.ladder, action.id, false) : state;
     }
+    case 'tempo':
+      return atTempo(state, action.by);
+    case 'half-tempo':
+      return atHalfTempo(state);
+    case 'vowel':
+      return onVowel(state, action.vowel);
+    case 'to-key':
+      return state.phase === 'stopped'
+        ? state
+        : toKey(action.heard ? enter(state, action.id, 'sung') : state, action.index);
+    case 'previous-step':
+      return state.stepIndex === 0
+        ? state
+        : toStep(withResult(left(state, action), action.elapsed), state.stepIndex - 1);
     case 'next-step':
       return toStep(withResult(left(state, action), action.elapsed), state.stepIndex + 1);
     case 'finish':

@@ -1,5 +1,6 @@
+export { LIVE_TEMPO } from './live-changes.ts';
 export { conduct } from './conduct.ts';
-export { canGoHome, canTurnBack, currentKey, currentStep, fewMore } from './run-queries.ts';
+export { canGoHome, canTurnBack, currentKey, currentStep, fewMore, keyPlayed } from './run-queries.ts';
 export { mannerThatWorked } from './help-after.ts';
 export { MOST_READY_QUESTIONS, READY_GLIDE, USUAL_READY_QUESTIONS, type ReadyQuestion } from './ready.data.ts';
 export { isReadyDue, repairsFor, type Repair } from './ready.ts';
@@ -7,7 +8,7 @@ export { refitRun, type Cut, type Refitted } from './refit-run.ts';
 export { remedyFor, type Offered } from './remedy-for.ts';
 export { isSungByStudent, runDigest, type DigestedStep, type RunDigest } from './run-digest.ts';
 export { countdownOf, nextKey, secondsForStep, secondsLeft, type Countdown } from './run-outlook.ts';
-export { runStepOf, startRun } from './run-plan.ts';
+export { runOf, runStepOf, startRun } from './run-plan.ts';
 export {
   plannedStepSchema,
   STOP_CAUSES,

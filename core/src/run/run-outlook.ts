@@ -7,8 +7,9 @@ export interface Countdown {
   readonly keys: number;
 }
 
-/** Keys after the first of the list, repeats of one key counted once. */
-function keysAfterFirst(keys: readonly RunKey[]): number {
+/** Keys after the first of the list, repeats of one key counted once; every pass of a glide counts. */
+function keysAfterFirst(keys: readonly RunKey[], isGlide: boolean): number {
+  if (isGlide) return keys.length - 1;
   return keys.filter((key, index) => index > 0 && key.tonic !== keys[index - 1]?.tonic).length;
 }
 
@@ -25,15 +26,17 @@ function turnIndex(keys: readonly RunKey[]): number {
  * @returns `null` for a step without keys
  */
 export function countdownOf(state: RunState): Countdown | null {
-  const all = currentStep(state)?.keys ?? [];
+  const step = currentStep(state);
+  const all = step?.keys ?? [];
+  const isGlide = step?.kind === 'siren';
   const now = currentKey(state);
   if (now === undefined) return null;
   const keys = all.filter(({ pass }) => pass === now.pass);
   const at = state.keyIndex - all.findIndex(({ pass }) => pass === now.pass);
   const turn = turnIndex(keys);
-  if (turn >= at) return { to: 'turn', keys: keysAfterFirst(keys.slice(at, turn + 1)) };
+  if (turn >= at) return { to: 'turn', keys: keysAfterFirst(keys.slice(at, turn + 1), isGlide) };
   const to = keys.at(-1)?.leg === 'home' ? 'home' : 'end';
-  return { to, keys: keysAfterFirst(keys.slice(at)) };
+  return { to, keys: keysAfterFirst(keys.slice(at), isGlide) };
 }
 
 /** The key after this one in the same step, or the first of the next step that has any. */
@@ -41,12 +44,16 @@ export function nextKey(state: RunState): RunKey | undefined {
   return currentStep(state)?.keys[state.keyIndex + 1];
 }
 
-/** Seconds left in the step being worked on, and in the run, by the plan as it stands. */
+/**
+ * Seconds left in the step being worked on, and in the run, by the plan as it stands: what it takes to explain a step is
+ * in it until the step begins.
+ */
 export function secondsLeft(state: RunState): { readonly step: number; readonly run: number } {
   const step = currentStep(state);
   if (!step || state.phase === 'finished') return { step: 0, run: 0 };
-  const inStep =
-    step.keys.length > 0 ? step.keys.slice(state.keyIndex).reduce((sum, key) => sum + key.seconds, 0) : step.seconds;
+  const keysLeft = step.keys.slice(state.keyIndex).reduce((sum, key) => sum + key.seconds, 0);
+  const work = step.keys.length > 0 ? keysLeft : step.seconds - step.setUpSeconds;
+  const inStep = work + (state.begun ? 0 : step.setUpSeconds);
   const later = state.steps.slice(state.stepIndex + 1).reduce((sum, { seconds }) => sum + seconds, 0);
   return { step: inStep, run: inStep + later };
 }

@@ -58,15 +58,16 @@ export function runStepOf(step: LaidStep): RunStep {
     ...(overlay && { overlay: overlay.name }),
     ...(resistance !== undefined && { resistance }),
     ...(step.settings.syllables !== undefined && { syllables: step.settings.syllables }),
+    ...(step.settings.pace && { pace: step.settings.pace }),
     ...(step.settings.cue !== undefined && { cue: step.settings.cue }),
     ...(wantsMirror(exercise, overlay) && { mirror: true }),
   };
 }
 
-/** A run about to begin: the steps that can be sung today, in order. Steps with a problem are left out. */
-export function startRun(routine: LaidRoutine): RunState {
+/** A run of these steps, about to begin. */
+export function runOf(steps: readonly RunStep[]): RunState {
   return {
-    steps: routine.steps.filter((step) => step.problem === undefined).map(runStepOf),
+    steps,
     stepIndex: 0,
     keyIndex: 0,
     phase: 'singing',
@@ -76,4 +77,14 @@ export function startRun(routine: LaidRoutine): RunState {
     begun: false,
     turned: false,
   };
+}
+
+/**
+ * A run about to begin: the steps that can be sung today, in order. Steps with a problem are left out.
+ *
+ * @param isOpen begun without a plan: steps come one by one
+ */
+export function startRun(routine: LaidRoutine, isOpen = false): RunState {
+  const steps = routine.steps.filter((step) => step.problem === undefined).map(runStepOf);
+  return { ...runOf(steps), ...(isOpen && { isOpen }) };
 }

@@ -49,3 +49,19 @@ export function fewMore(state: RunState, more: number, seconds: number): FewMore
   if (!step?.ladder || !key || !state.begun || key.leg !== step.keys[0]?.leg) return undefined;
   return fewMoreThenHome(step.ladder, key.tonic, key.leg === 'down' ? -1 : 1, more, seconds);
 }
+
+/**
+ * Which key of the ladder a note at a keyboard means: the one of that tonic, else of its name in another octave; of two the
+ * one that comes before one that was sung.
+ *
+ * @returns its index; `null` where the ladder has no such key, or the step no ladder
+ */
+export function keyPlayed(state: RunState, midi: number): number | null {
+  const step = currentStep(state);
+  if (!step?.ladder) return null;
+  const at = state.begun ? state.keyIndex : 0;
+  const keys = step.keys.map(({ tonic }, index) => ({ tonic, index }));
+  const inOrder = [...keys.slice(at), ...keys.slice(0, at).reverse()];
+  const meant = inOrder.find(({ tonic }) => tonic === midi) ?? inOrder.find(({ tonic }) => (tonic - midi) % 12 === 0);
+  return meant?.index ?? null;
+}

@@ -1,6 +1,6 @@
 import type { LadderInput, Leg, Zone } from '../ladder/index.ts';
 import type { ExerciseKind } from '../limits/index.ts';
-import type { Help } from '../shelf/index.ts';
+import type { Help, Pace } from '../shelf/index.ts';
 import type { Mark } from '../past/index.ts';
 import type { StillCourse } from '../still/index.ts';
 import type { StepResult, Stop, SungKey } from './run.schema.ts';
@@ -42,8 +42,14 @@ export interface RunStep {
   readonly course?: StillCourse;
   /** Sung on these instead of the exercise’s own. */
   readonly syllables?: string;
+  /** Sung on this vowel alone, as the teacher wanted on the way; null again on what was planned. */
+  readonly vowel?: string | null;
+  /** Its tempo was halved on the way, to learn it. */
+  readonly isHalf?: boolean;
   /** What the teacher wanted to say here, instead of the exercise’s own cues. */
   readonly cue?: string;
+  /** Whether its keys follow one another by themselves; left out the approach says. */
+  readonly pace?: Pace;
   /** It is watched in a mirror. */
   readonly mirror?: boolean;
   /** Resistance 1–4 of occluded work. */
@@ -67,6 +73,8 @@ export interface RunState {
   heldKeyId?: string;
   /** The step was explained and has begun. */
   readonly begun: boolean;
+  /** Begun without a plan: after its last step another may come. */
+  readonly isOpen?: boolean;
   /** Whether the voice is ready to cool down was asked. */
   readonly isReadyAsked?: boolean;
   /** The ladder was turned round by hand; the plan no longer goes up. */
@@ -86,8 +94,12 @@ export type RunAction =
   | { readonly type: 'effort'; readonly level: number; readonly id: string }
   /** The stop was pressed by mistake. */
   | { readonly type: 'mistake' }
-  /** Goes on with an easier relative in place of the step that was stopped. */
-  | { readonly type: 'swap'; readonly step: RunStep }
+  /** Goes on with a relative in place of the step that is on, or was stopped. */
+  | { readonly type: 'swap'; readonly step: RunStep; readonly id: string; readonly heard: boolean }
+  /** A step that was not planned, next or at once where the run is empty. */
+  | { readonly type: 'add-step'; readonly step: RunStep }
+  /** A mark on a key that was left, pressed by mistake. */
+  | { readonly type: 'unmark'; readonly keyId: string; readonly mark: Mark }
   /** What is still to come, fitted to the time that is left. */
   | { readonly type: 'refit'; readonly steps: readonly RunStep[] }
   /** The voice was asked about before the cool-down; what mends it comes first. */
@@ -96,4 +108,14 @@ export type RunAction =
   | { readonly type: 'help'; readonly help: Help }
   /** So many keys further, then home; `seconds` are left for them. */
   | { readonly type: 'then-home'; readonly more: number; readonly seconds: number; readonly id: string }
+  /** Slower or faster from the next key on, beats per minute. */
+  | { readonly type: 'tempo'; readonly by: number }
+  /** Half the tempo from the next key on, or the whole again. */
+  | { readonly type: 'half-tempo' }
+  /** On this vowel from here on; null on what was planned. */
+  | { readonly type: 'vowel'; readonly vowel: string | null }
+  /** Another key of the step; `heard` where the one being left was begun. */
+  | { readonly type: 'to-key'; readonly index: number; readonly id: string; readonly heard: boolean }
+  /** The step before, from its start. */
+  | { readonly type: 'previous-step'; readonly id: string; readonly heard: boolean; readonly elapsed?: number }
   | { readonly type: 'pause' | 'resume' };

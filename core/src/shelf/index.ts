@@ -1,4 +1,4 @@
-export { APPROACH_CHOICES } from './approach.data.ts';
+export { APPROACH_CHOICES, PACES, type Pace } from './approach.data.ts';
 export { approachSchema, keptVoiceSchema } from './kept-voice.schema.ts';
 export { checkShelf } from './check-shelf.ts';
 export { againstSchool, opposedOn } from './pulls.ts';

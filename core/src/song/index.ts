@@ -2,3 +2,12 @@ export { barCount, eventsOfBars, type Meter } from './bars.ts';
 export type { Melody, MelodyEvent } from './melody.types.ts';
 export { songDemands, songInOctaveOf, songNeeds, type SongDemands } from './song-demands.ts';
 export { songSchema, type Song } from './song.ts';
+export {
+  analyseSong,
+  notesOfSong,
+  type SongAnalysis,
+  type SongKey,
+  type SongNeed,
+  type SongNote,
+  type SongVoice,
+} from './analyse-song.ts';

@@ -1,6 +1,8 @@
 import { isSounding, type Pattern, type SoundingEvent } from '../pattern/index.ts';
 import type { Help } from '../shelf/index.ts';
 import type { PitchRange } from '../voice/index.ts';
+import { clickSound } from './click-sound.ts';
+import { PART_OF, USUAL_SOUND, type Cue, type SoundChoices } from './sound-choices.ts';
 import type { SoundEvent } from './sound.types.ts';
 import { voiceChord } from './voice-chord.ts';
 
@@ -17,34 +19,41 @@ export interface KeySoundInput {
   readonly avoid: readonly PitchRange[];
   /** Who sounds; left out the tune is played with the student. */
   readonly help?: Help;
+  /** Left out as usual: the chord, then the first note, no click. */
+  readonly choices?: SoundChoices;
 }
+
+/** Which share of the cue each of its parts takes, from where to where; what is not there does not sound. */
+const CUE_TIMES: Readonly<Record<Cue, Partial<Record<'bass' | 'chord' | 'first-note', readonly [number, number]>>>> = {
+  'chord-and-note': { bass: [0, 0.5], chord: [0, 0.5], 'first-note': [0.5, 1] },
+  chord: { bass: [0, 1], chord: [0, 1] },
+  note: { 'first-note': [0.5, 1] },
+  'bass-and-chord': { bass: [0, 0.5], chord: [0.5, 1] },
+};
 
 function firstSounding(pattern: Pattern): SoundingEvent | undefined {
   return pattern.events.find(isSounding);
 }
 
-function cueEvents({ pattern, tonic, cueBeats, tempo, avoid }: KeySoundInput): SoundEvent[] {
-  const half = (cueBeats * 30) / tempo;
+/** Alone the student is given the first note and nothing else, whatever is usual. */
+function cueEvents({ pattern, tonic, cueBeats, tempo, avoid, help, choices }: KeySoundInput): SoundEvent[] {
+  const seconds = (cueBeats * 60) / tempo;
   const first = firstSounding(pattern);
-  if (half === 0 || !first) return [];
+  if (seconds === 0 || !first) return [];
   const { bass, notes } = voiceChord(tonic, pattern.mode, avoid);
-  const chord = notes.map((midi): SoundEvent => ({
-    role: 'chord',
-    midi,
-    startSeconds: 0,
-    seconds: half,
-    velocity: LOUDNESS.chord,
-  }));
-  const low: SoundEvent[] =
-    bass === null ? [] : [{ role: 'bass', midi: bass, startSeconds: 0, seconds: half, velocity: LOUDNESS.bass }];
-  const lead: SoundEvent = {
-    role: 'first-note',
-    midi: tonic + first.from,
-    startSeconds: half,
-    seconds: half,
-    velocity: LOUDNESS['first-note'],
-  };
-  return [...low, ...chord, lead];
+  const pitches = { bass: bass === null ? [] : [bass], chord: notes, 'first-note': [tonic + first.from] };
+  const times = CUE_TIMES[help === 'alone' ? 'note' : (choices ?? USUAL_SOUND).cue];
+  return (['bass', 'chord', 'first-note'] as const).flatMap((role) => {
+    const [from, to] = times[role] ?? [0, 0];
+    if (from === to) return [];
+    return pitches[role].map((midi): SoundEvent => ({
+      role,
+      midi,
+      startSeconds: from * seconds,
+      seconds: (to - from) * seconds,
+      velocity: LOUDNESS[role],
+    }));
+  });
 }
 
 function isStaccato(pattern: Pattern, index: number): boolean {
@@ -66,23 +75,34 @@ function tuneOf(
   ];
 }
 
-/** What of a key sounds by who sounds in it; alone the student is given the first note and nothing else. */
-const SOUNDS: Readonly<Record<Help, readonly SoundEvent['role'][]>> = {
-  shown: ['bass', 'chord', 'first-note', 'tune'],
-  together: ['bass', 'chord', 'first-note', 'tune'],
-  'cue-only': ['bass', 'chord', 'first-note'],
-  alone: ['first-note'],
-};
+/** By who sounds: whether the piano plays the tune. */
+const PLAYS_TUNE: Readonly<Record<Help, boolean>> = { shown: true, together: true, 'cue-only': false, alone: false };
+
+/** The tune of a key that is only shown, an octave away where the teacher sings; at the student’s where a zone is there. */
+function shownAt(
+  tune: readonly SoundEvent[],
+  { avoid, help, choices = USUAL_SOUND }: KeySoundInput,
+): readonly SoundEvent[] {
+  if (help !== 'shown') return tune;
+  const moved = tune.map((event) => ({ ...event, midi: event.midi + choices.shownAt }));
+  return moved.some(({ midi }) => avoid.some(({ low, high }) => midi >= low && midi <= high)) ? tune : moved;
+}
+
+function byLoudness(events: readonly SoundEvent[], { levels }: SoundChoices): readonly SoundEvent[] {
+  return events
+    .map((event) => ({ ...event, velocity: event.velocity * levels[PART_OF[event.role]] }))
+    .filter(({ velocity }) => velocity > 0);
+}
 
 /**
- * What the piano plays for one key: the chord and the first note, then the pattern, as far as the key's help goes.
+ * What is played for one key: the cue, then the pattern, as far as the key's help goes, with a click where one is wanted.
  * Nothing sounds inside a zone unless the pattern itself does, and the ladder has struck such keys.
  *
- * @returns events in order of their start
+ * @returns events of the cue, of the tune, and clicks, each in order of their start
  * @example a pattern in C at 120 bpm with a cue of 4 beats: the chord at 0 s, the first note at 1 s, the tune from 2 s
  */
 export function keySound(input: KeySoundInput): readonly SoundEvent[] {
-  const { pattern, tonic, tempo, cueBeats, help = 'together' } = input;
+  const { pattern, tonic, tempo, cueBeats, help = 'together', choices = USUAL_SOUND } = input;
   let clock = (cueBeats * 60) / tempo;
   const tune = pattern.events.flatMap((event, index) => {
     const startSeconds = clock;
@@ -97,5 +117,9 @@ export function keySound(input: KeySoundInput): readonly SoundEvent[] {
       midi: note.midi + tonic,
     }));
   });
-  return [...cueEvents(input), ...tune].filter(({ role }) => SOUNDS[help].includes(role));
+  const played = PLAYS_TUNE[help] ? shownAt(tune, input) : [];
+  return byLoudness(
+    [...cueEvents(input), ...played, ...clickSound(choices.click, tempo, cueBeats, pattern.beats)],
+    choices,
+  );
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { buildLadder } from '../ladder/index.ts';
 import { markPattern, parsePattern } from '../pattern/index.ts';
 import { ladderInputs } from '../testing/arbitraries.ts';
-import { keyParts, keySound, LONGEST_HOLD_SECONDS, voiceChord } from './index.ts';
+import { keyParts, keySound, LONGEST_HOLD_SECONDS, USUAL_SOUND, voiceChord, type SoundChoices } from './index.ts';
 
 test('the chord, the first note, then the pattern', () => {
   const events = keySound({ pattern: parsePattern('5 3 1:2'), tonic: 60, tempo: 120, cueBeats: 4, avoid: [] });
@@ -26,6 +26,51 @@ test.each([
 ] as const)('in a key that is %s sound %j', (help, roles) => {
   const key = { pattern: parsePattern('1 3 1'), tonic: 60, tempo: 90, cueBeats: 4, avoid: [], help };
   expect([...new Set(keySound(key).map(({ role }) => role))]).toEqual(roles);
+});
+
+const played = (
+  choices: Partial<SoundChoices>,
+  more: Partial<Parameters<typeof keySound>[0]> = {},
+): readonly string[] =>
+  keySound({
+    ...{ pattern: parsePattern('5 1'), tonic: 60, tempo: 120, cueBeats: 4, avoid: [] },
+    ...more,
+    choices: { ...USUAL_SOUND, ...choices },
+  }).map(({ role, midi, startSeconds }) => `${role} ${String(midi)} @${String(startSeconds)}`);
+const TUNE = ['tune 67 @2', 'tune 60 @2.5'];
+
+test.each([
+  ['chord', ['bass 48 @0', 'chord 60 @0', 'chord 64 @0', 'chord 67 @0', ...TUNE]],
+  ['note', ['first-note 67 @1', ...TUNE]],
+  ['bass-and-chord', ['bass 48 @0', 'chord 60 @1', 'chord 64 @1', 'chord 67 @1', ...TUNE]],
+] as const)('a cue of %s; alone the first note is given all the same', (cue, expected) => {
+  expect(played({ cue })).toEqual(expected);
+  expect(played({ cue }, { help: 'alone' })).toEqual(['first-note 67 @1']);
+});
+
+test('a click counts in, and beats through the tune where it is wanted', () => {
+  const clicks = (click: SoundChoices['click']): readonly string[] =>
+    played({ click }).filter((event) => event.startsWith('click'));
+  const countIn = ['click 101 @0', 'click 96 @0.5', 'click 96 @1', 'click 96 @1.5'];
+  expect(clicks('none')).toEqual([]);
+  expect(clicks('count-in')).toEqual(countIn);
+  expect(clicks('throughout')).toEqual([...countIn, 'click 101 @2', 'click 96 @2.5']);
+});
+
+test('a key that is shown sounds at the teacher’s octave, and only there; never inside a zone', () => {
+  const shown = { help: 'shown' } as const;
+  const tunes = (...of: Parameters<typeof played>): readonly string[] =>
+    played(...of).filter((event) => event.startsWith('tune'));
+  expect(tunes({ shownAt: -12 }, shown)).toEqual(['tune 55 @2', 'tune 48 @2.5']);
+  expect(tunes({ shownAt: -12 }, { help: 'together' })).toEqual(TUNE);
+  expect(tunes({ shownAt: -12 }, { ...shown, avoid: [{ low: 47, high: 49 }] })).toEqual(TUNE);
+});
+
+test('each part has its loudness; what is at nothing does not sound', () => {
+  const choices = { ...USUAL_SOUND, levels: { cue: 0, tune: 0.5, click: 1 } };
+  const key = { pattern: parsePattern('5 1'), tonic: 60, tempo: 120, cueBeats: 4, avoid: [] };
+  const usual = keySound(key).filter(({ role }) => role === 'tune');
+  expect(keySound({ ...key, choices })).toEqual(usual.map((event) => ({ ...event, velocity: event.velocity / 2 })));
 });
 
 test('staccato is short, a glide sounds where it begins and arrives, no cue without beats', () => {

@@ -1,6 +1,9 @@
-/** One thing the piano plays. Pitches MIDI, seconds from the start of the key, velocity 0–1. */
+/** What a sound is there for: the first three give the key. */
+export type SoundRole = 'bass' | 'chord' | 'first-note' | 'tune' | 'click';
+
+/** One thing that is played. Pitches MIDI (of a click: higher on the first beat), seconds from the start of the key, velocity 0–1. */
 export interface SoundEvent {
-  readonly role: 'bass' | 'chord' | 'first-note' | 'tune';
+  readonly role: SoundRole;
   readonly midi: number;
   readonly startSeconds: number;
   readonly seconds: number;

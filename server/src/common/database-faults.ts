@@ -34,3 +34,9 @@ export function databaseFault(error: unknown): DatabaseFault | null {
 export function isTwice(error: unknown): boolean {
   return databaseFault(error) === 'twice';
 }
+
+/** Source: PostgreSQL, classes 22 and 23: what was sent is no such value, or breaks a rule of the tables. */
+export function isRefusedValue(error: unknown): boolean {
+  const code = field(error, 'code') ?? field(field(error, 'driverError'), 'code');
+  return typeof code === 'string' && /^2[23]/.test(code);
+}

@@ -6,10 +6,14 @@ import { Mutes1765000000000 } from './migrations/1765000000000-mutes.ts';
 import { RoutineKinds1765100000000 } from './migrations/1765100000000-routine-kinds.ts';
 import { StepResults1766600000000 } from './migrations/1766600000000-step-results.ts';
 import { OwnOverlays1766700000000 } from './migrations/1766700000000-own-overlays.ts';
+import { StudioClock1766800000000 } from './migrations/1766800000000-studio-clock.ts';
 import { StudioKeys1766500000000 } from './migrations/1766500000000-studio-keys.ts';
 import { Walls1766400000000 } from './migrations/1766400000000-walls.ts';
 import { WhatListsNeed1766300000000 } from './migrations/1766300000000-what-lists-need.ts';
 import { TemplatesAndGroups1765200000000 } from './migrations/1765200000000-templates-and-groups.ts';
+import { RoutineOfTheDay1766900000000 } from './migrations/1766900000000-routine-of-the-day.ts';
+import { RoutinesOfGroups1767000000000 } from './migrations/1767000000000-routines-of-groups.ts';
+import { PracticeAtHome1767100000000 } from './migrations/1767100000000-practice-at-home.ts';
 import { RoutineVersions1764900000000 } from './migrations/1764900000000-routine-versions.ts';
 import { SongsAndVersions1764800000000 } from './migrations/1764800000000-songs-and-versions.ts';
 
@@ -39,6 +43,10 @@ export function dataSourceOptions(url: string, statementTimeoutMs = STATEMENT_TI
       StudioKeys1766500000000,
       StepResults1766600000000,
       OwnOverlays1766700000000,
+      StudioClock1766800000000,
+      RoutineOfTheDay1766900000000,
+      RoutinesOfGroups1767000000000,
+      PracticeAtHome1767100000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

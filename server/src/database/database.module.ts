@@ -1,6 +1,7 @@
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { dataSourceOptions } from './data-source.ts';
+import { StudioCopier } from './studio-copy.ts';
 import { StudioScope } from './studio-scope.ts';
 
 @Global()
@@ -17,8 +18,8 @@ export class DatabaseModule {
           retryDelay: 1000,
         }),
       ],
-      providers: [StudioScope],
-      exports: [StudioScope],
+      providers: [StudioScope, StudioCopier],
+      exports: [StudioScope, StudioCopier],
     };
   }
 }

@@ -128,6 +128,11 @@ export class StudioScope {
     return this.source.transaction(work);
   }
 
+  /** The row, of whatever studio, that a secret names: for what nobody knows who may not see it. */
+  bySecret<T extends Owned>(target: EntityTarget<T>, secret: FindOptionsWhere<T>): Promise<T | null> {
+    return this.source.manager.findOne(target, { where: secret });
+  }
+
   /** A query written by hand; `$1` is the studio. */
   query(
     studioId: string,

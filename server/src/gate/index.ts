@@ -1,3 +1,3 @@
-export { LockDto } from './dto/gate.dto.ts';
+export { LockDto, NewLockDto } from './dto/gate.dto.ts';
 export { GateModule } from './gate.module.ts';
 export { GateService } from './gate.service.ts';

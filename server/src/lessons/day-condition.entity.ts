@@ -15,4 +15,8 @@ export class DayCondition {
 
   @Column('text', { array: true })
   conditions!: Condition[];
+
+  /** The routine chosen for the day; null where the one changed last will do. */
+  @Column('uuid', { name: 'routine_id', nullable: true })
+  routineId!: string | null;
 }

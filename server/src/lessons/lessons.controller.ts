@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
 import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { Who, type SignedIn } from '../common/index.ts';
-import { DayConditionDto, LessonDto, StudentTodayDto, TodayDto } from './dto/lessons.dto.ts';
+import { DayConditionDto, DayRoutineDto, LessonDto, StudentTodayDto, TodayDto } from './dto/lessons.dto.ts';
 import { LessonsService } from './lessons.service.ts';
 
 @ApiTags('lessons')
@@ -29,6 +29,16 @@ export class LessonsController {
     @Body() wanted: DayConditionDto,
   ): Promise<DayConditionDto> {
     return this.lessons.setCondition(studioId, id, wanted);
+  }
+
+  @Put('students/:studentId/day-routine')
+  @ApiOkResponse({ type: DayRoutineDto })
+  setRoutine(
+    @Who() { studioId }: SignedIn,
+    @Param('studentId', ParseUUIDPipe) id: string,
+    @Body() wanted: DayRoutineDto,
+  ): Promise<DayRoutineDto> {
+    return this.lessons.setRoutine(studioId, id, wanted);
   }
 
   @Get('lessons')

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { In } from 'typeorm';
-import { changeLikely, checkDueInDays, type Condition } from '@soft-lark/core';
+import { changeLikely, checkDueInDays, minutesOfDay } from '@soft-lark/core';
 import { Clock, notFound } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { GateService } from '../gate/index.ts';
@@ -10,8 +10,15 @@ import { RunsService, StopsService } from '../runs/index.ts';
 import { StudentsService, type StudentDto } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
 import { DayCondition } from './day-condition.entity.ts';
-import type { DayConditionDto, LessonDto, StudentTodayDto, TodayDto } from './dto/lessons.dto.ts';
+import type { DayConditionDto, DayRoutineDto, LessonDto, StudentTodayDto, TodayDto } from './dto/lessons.dto.ts';
 import { Lesson } from './lesson.entity.ts';
+
+const DAY = 24 * 60;
+
+/** Minutes after the midnight it began on. */
+function lastsUntil({ startsAt, minutes }: Lesson): number {
+  return minutesOfDay(startsAt) + minutes;
+}
 
 @Injectable()
 export class LessonsService {
@@ -45,11 +52,20 @@ export class LessonsService {
     if (!(await this.scope.of(Lesson, studioId).delete({ id }))) throw notFound('lesson');
   }
 
-  /** Today's lessons in order, each with its student, condition, routine and last run. */
+  /** Today's lessons in order, each with its student, condition, routine and last run; before them what goes on since yesterday. */
   async today(studioId: string): Promise<TodayDto> {
     const timeZone = await this.studios.timeZoneOf(studioId);
     const { date, weekday } = this.clock.today(timeZone);
-    const lessons = await this.scope.of(Lesson, studioId).find({ where: { weekday }, order: { startsAt: 'ASC' } });
+    const local = this.clock.inZone(timeZone);
+    const now = local.hour() * 60 + local.minute();
+    const yesterday = weekday === 1 ? 7 : weekday - 1;
+    const both = await this.scope
+      .of(Lesson, studioId)
+      .find({ where: { weekday: In([yesterday, weekday]) }, order: { startsAt: 'ASC' } });
+    const lessons = [
+      ...both.filter((lesson) => lesson.weekday === yesterday && lastsUntil(lesson) - DAY > now),
+      ...both.filter((lesson) => lesson.weekday === weekday),
+    ];
     const ids = [...new Set(lessons.map(({ studentId }) => studentId))];
     const withToday = await this.forToday(studioId, timeZone, date, await this.students.some(studioId, ids));
     return {
@@ -75,12 +91,28 @@ export class LessonsService {
     { day, conditions }: DayConditionDto,
   ): Promise<DayConditionDto> {
     await this.students.demand(studioId, studentId);
-    await this.scope.transaction(async (manager) => {
-      const days = this.scope.of(DayCondition, studioId, manager);
-      await days.delete({ studentId, day });
-      await days.insertNew([{ studentId, day, conditions: [...new Set(conditions)] }]);
-    });
+    await this.setDay(studioId, studentId, day, { conditions: [...new Set(conditions)] });
     return { day, conditions };
+  }
+
+  /** Chooses which of a student's routines is sung on a day. */
+  async setRoutine(studioId: string, studentId: string, { day, routineId }: DayRoutineDto): Promise<DayRoutineDto> {
+    await this.students.demand(studioId, studentId);
+    const routine = await this.routines.get(studioId, routineId);
+    if (routine.studentId !== studentId) throw notFound('routine');
+    await this.setDay(studioId, studentId, day, { routineId });
+    return { day, routineId };
+  }
+
+  private async setDay(
+    studioId: string,
+    studentId: string,
+    day: string,
+    change: Partial<Pick<DayCondition, 'conditions' | 'routineId'>>,
+  ): Promise<void> {
+    const days = this.scope.of(DayCondition, studioId);
+    await days.insertNew([{ studentId, day, conditions: [], routineId: null }]);
+    await days.update({ studentId, day }, change);
   }
 
   private async forToday(
@@ -90,17 +122,21 @@ export class LessonsService {
     students: readonly StudentDto[],
   ): Promise<StudentTodayDto[]> {
     const ids = students.map(({ id }) => id);
-    const [conditions, routines, lastRuns, locks, dizzy, pain, checks] = await Promise.all([
-      this.scope.of(DayCondition, studioId).find({ where: { day, studentId: In(ids) } }),
-      this.routines.latestOf(studioId, ids),
+    const days = await this.scope.of(DayCondition, studioId).find({ where: { day, studentId: In(ids) } });
+    const dayOf = (id: string): DayCondition | undefined => days.find(({ studentId }) => studentId === id);
+    const [routines, lastRuns, practised, locks, dizzy, pain, checks] = await Promise.all([
+      this.routines.readyOf(
+        studioId,
+        ids,
+        days.flatMap(({ routineId }) => routineId ?? []),
+      ),
       this.runs.lastOfEach(studioId, { students: ids, ended: true }),
+      this.runs.atHome(studioId, ids),
       this.gate.open(studioId, students, day),
       this.stops.lastDizzy(studioId, ids, timeZone),
       this.stops.lastPain(studioId, ids, timeZone),
       this.checks.ofStudents(studioId, ids),
     ]);
-    const conditionOf = (id: string): Condition[] =>
-      conditions.find(({ studentId }) => studentId === id)?.conditions ?? [];
     return students.map((student) => {
       const { id, voice } = student;
       const dizzyOn = dizzy.get(id);
@@ -116,9 +152,10 @@ export class LessonsService {
         holdsOff: dizzyOn !== undefined && (voice.holdsOnSince ?? '') <= dizzyOn,
         changeSince: changing?.date ?? null,
         checkDueInDays: checkDueInDays(voice, changing !== null, day),
-        conditions: conditionOf(id),
+        conditions: dayOf(id)?.conditions ?? [],
         routine: routines.get(id) ?? null,
         lastRun: lastRuns.find(({ studentId }) => studentId === id) ?? null,
+        practised: practised.get(id) ?? null,
       };
     });
   }

@@ -18,6 +18,10 @@ export class Routine {
   @Column('uuid', { name: 'student_id' })
   studentId!: string;
 
+  /** The group it is sung with, led by the student; null where it is the student's own. */
+  @Column('uuid', { name: 'group_id', nullable: true })
+  groupId!: string | null;
+
   @Column('text')
   name!: string;
 

@@ -39,13 +39,18 @@ export class RoutinesService {
     return routines.flatMap((routine) => unreadableRoutine(routine) ?? []);
   }
 
-  /** The routine changed last of each of these students. */
-  async latestOf(studioId: string, students: readonly string[]): Promise<ReadonlyMap<string, RoutineDto>> {
+  /** Of each of these students the routine that was chosen, else of their own the one changed last. */
+  async readyOf(
+    studioId: string,
+    students: readonly string[],
+    chosen: readonly string[],
+  ): Promise<ReadonlyMap<string, RoutineDto>> {
     const latest = (await this.scope.query(
       studioId,
       `select distinct on (student_id) id from routine
-        where studio_id = $1 and student_id = any($2) order by student_id, updated_at desc`,
-      [students],
+        where studio_id = $1 and student_id = any($2) and (group_id is null or id = any($3))
+        order by student_id, (id = any($3)) desc, updated_at desc`,
+      [students, chosen],
     )) as { id: string }[];
     const rows = await this.scope.of(Routine, studioId).find({ where: { id: In(latest.map(({ id }) => id)) } });
     const views = rows.flatMap((routine) => this.readable(routine) ?? []);
@@ -65,10 +70,11 @@ export class RoutinesService {
   async create(studioId: string, wanted: NewRoutineDto, accountId: string | null = null): Promise<RoutineDto> {
     await this.students.demand(studioId, wanted.studentId);
     await this.checkSteps(studioId, wanted.steps);
-    const { id, studentId, name, kind, minutes } = wanted;
+    const { id, studentId, groupId = null, name, kind, minutes } = wanted;
     const row = {
       id,
       studentId,
+      groupId,
       name,
       kind,
       minutes,
@@ -129,7 +135,8 @@ export class RoutinesService {
   }
 
   private view(routine: Routine, steps: RoutineStep[]): RoutineDto {
-    const { id, studentId, name, kind, minutes, version, updatedAt } = routine;
-    return { id, studentId, name, kind, minutes, steps, version, updatedAt: updatedAt.toISOString() };
+    const { id, studentId, groupId, name, kind, minutes, version, updatedAt } = routine;
+    const whose = { id, studentId, ...(groupId !== null && { groupId }) };
+    return { ...whose, name, kind, minutes, steps, version, updatedAt: updatedAt.toISOString() };
   }
 }

@@ -27,6 +27,10 @@ export class Run {
   @Column('timestamptz', { name: 'started_at' })
   startedAt!: Date;
 
+  /** Sung by the student alone, on the link. */
+  @Column('boolean', { name: 'at_home' })
+  atHome!: boolean;
+
   @Column('timestamptz', { name: 'ended_at', nullable: true })
   endedAt!: Date | null;
 

@@ -1,9 +1,11 @@
-import { Body, Controller, Get, Param, ParseUUIDPipe, Put, Query } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Put, Query } from '@nestjs/common';
 import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { Who, type SignedIn } from '../common/index.ts';
 import { HistoryDto } from './dto/history.dto.ts';
+import { ProgressDto } from './dto/progress.dto.ts';
 import { BeltEvidenceDto, RunDto, RunPageDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
 import { HistoryService } from './history.service.ts';
+import { ProgressService } from './progress.service.ts';
 import { RunsService } from './runs.service.ts';
 
 @ApiTags('runs')
@@ -12,6 +14,7 @@ export class RunsController {
   constructor(
     private readonly runs: RunsService,
     private readonly history: HistoryService,
+    private readonly progress: ProgressService,
   ) {}
 
   @Get('students/:studentId/belt-evidence')
@@ -24,6 +27,12 @@ export class RunsController {
   @ApiOkResponse({ type: HistoryDto })
   pastRuns(@Who() { studioId }: SignedIn, @Param('studentId', ParseUUIDPipe) id: string): Promise<HistoryDto> {
     return this.history.of(studioId, id);
+  }
+
+  @Get('students/:studentId/progress')
+  @ApiOkResponse({ type: ProgressDto })
+  weeks(@Who() { studioId }: SignedIn, @Param('studentId', ParseUUIDPipe) id: string): Promise<ProgressDto> {
+    return this.progress.of(studioId, id);
   }
 
   @Get('runs')
@@ -52,5 +61,11 @@ export class RunsController {
     @Body() sent: SentRunDto,
   ): Promise<RunDto> {
     return this.runs.keep(studioId, id, sent);
+  }
+
+  @Delete('runs/:runId')
+  @HttpCode(204)
+  throwAway(@Who() { studioId }: SignedIn, @Param('runId', ParseUUIDPipe) id: string): Promise<void> {
+    return this.runs.throwAway(studioId, id);
   }
 }

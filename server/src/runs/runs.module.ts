@@ -5,6 +5,7 @@ import { RoutinesModule } from '../routines/index.ts';
 import { StudentsModule } from '../students/index.ts';
 import { StudiosModule } from '../studios/index.ts';
 import { HistoryService } from './history.service.ts';
+import { ProgressService } from './progress.service.ts';
 import { RunKey } from './run-key.entity.ts';
 import { Run } from './run.entity.ts';
 import { RunsController } from './runs.controller.ts';
@@ -14,7 +15,7 @@ import { StopsService } from './stops.service.ts';
 @Module({
   imports: [TypeOrmModule.forFeature([Run, RunKey]), StudentsModule, RoutinesModule, ExercisesModule, StudiosModule],
   controllers: [RunsController],
-  providers: [RunsService, HistoryService, StopsService],
+  providers: [RunsService, HistoryService, ProgressService, StopsService],
   exports: [RunsService, StopsService],
 })
 export class RunsModule {}

@@ -17,7 +17,7 @@ import { ExercisesService } from '../exercises/index.ts';
 import { RoutinesService } from '../routines/index.ts';
 import { StudentsService } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
-import type { BeltEvidenceDto, RunDto, RunPageDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
+import type { BeltEvidenceDto, PractisedDto, RunDto, RunPageDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
 import { RunKey } from './run-key.entity.ts';
 import { Run } from './run.entity.ts';
 
@@ -29,6 +29,7 @@ interface SummaryRow {
   readonly routine_name: string;
   readonly started_at: Date;
   readonly ended_at: Date | null;
+  readonly at_home: boolean;
   readonly conditions: Condition[];
   readonly ease: number | null;
   readonly note: string;
@@ -42,7 +43,7 @@ interface SummaryRow {
 /** The columns of a `SummaryRow`. */
 const SUMMED_UP = `
          run.id, run.student_id, student.name as student_name, run.routine_id, run.routine_name, run.started_at,
-         run.ended_at, run.conditions, run.ease, run.note, run.planned_keys, run.sung_keys, run.lowest, run.highest, run.marks`;
+         run.ended_at, run.at_home, run.conditions, run.ease, run.note, run.planned_keys, run.sung_keys, run.lowest, run.highest, run.marks`;
 
 /** One row a run; `$1` is the studio. */
 const SUMMARY = `
@@ -50,25 +51,47 @@ const SUMMARY = `
     from run join student on student.studio_id = run.studio_id and student.id = run.student_id
    where run.studio_id = $1`;
 
-/** The last run of each student; `$1` is the studio, `$2` these students or null for all, `$3` only runs that ended. */
+/** The last run of each student in a lesson; `$1` is the studio, `$2` these students or null for all, `$3` only runs that ended. */
 const LAST_OF_EACH = `
   select ${SUMMED_UP}
     from student
    cross join lateral (
          select * from run
-          where run.studio_id = student.studio_id and run.student_id = student.id and (not $3 or run.ended_at is not null)
+          where run.studio_id = student.studio_id and run.student_id = student.id and not run.at_home and (not $3 or run.ended_at is not null)
           order by run.started_at desc, run.id desc limit 1) run
    where student.studio_id = $1 and ($2::uuid[] is null or student.id = any($2))`;
 
-/** Keys come as one JSON list; `$1` is the studio, `$2` the run. */
+/** What was practised at home since the last lesson; `$1` is the studio, `$2` the students. */
+const AT_HOME = `
+  select student.id as student_id, home.times, home.ease, home.note
+    from unnest($2::uuid[]) as student(id)
+   cross join lateral (
+         select max(started_at) as at from (
+                select started_at from run
+                 where run.studio_id = $1 and run.student_id = student.id and not run.at_home
+                 order by started_at desc limit 1) last) lesson
+   cross join lateral (
+         select count(*)::integer as times, (array_agg(ease order by started_at desc))[1] as ease,
+                (array_agg(note order by started_at desc))[1] as note
+           from run
+          where run.studio_id = $1 and run.student_id = student.id and run.at_home
+            and run.started_at > coalesce(lesson.at, '-infinity')) home
+   where home.times > 0`;
+
+/**
+ * Keys come as one JSON list; `$1` is the studio, `$2` the run, `$4` whether they are newer than what is there: then marks
+ * that were taken back are gone.
+ */
 const KEEP_KEYS = `
   insert into run_key (id, studio_id, run_id, position, step_id, exercise_id, tonic, leg, low, high, tempo, outcome, marks, help, manner)
-  select sung.id, $1, $2, sung.position, sung."stepId", sung."exerciseId", sung.tonic, sung.leg, sung.low, sung.high,
+  select distinct on (sung.id) sung.id, $1, $2, sung.position, sung."stepId", sung."exerciseId", sung.tonic, sung.leg, sung.low, sung.high,
          sung.tempo, sung.outcome, sung.marks, sung.help, sung.manner
     from jsonb_to_recordset($3::jsonb) sung (
          id uuid, position integer, "stepId" uuid, "exerciseId" text, tonic smallint, leg text, low smallint, high smallint,
          tempo real, outcome text, marks text[], help text, manner text)
-  on conflict do nothing`;
+   order by sung.id, sung.position
+  on conflict (id) do update set marks = excluded.marks
+   where $4 and run_key.studio_id = $1::uuid and run_key.run_id = $2::uuid`;
 
 /** What a later sending may change. */
 type Changing = Pick<Run, 'endedAt' | 'ease' | 'note' | 'revision' | 'stops' | 'results'>;
@@ -82,6 +105,7 @@ function summaryView(row: SummaryRow): RunSummaryDto {
     routineName: row.routine_name,
     startedAt: row.started_at.toISOString(),
     endedAt: row.ended_at?.toISOString() ?? null,
+    atHome: row.at_home,
     conditions: row.conditions,
     ease: row.ease,
     note: row.note,
@@ -130,6 +154,12 @@ export class RunsService {
     return rows.map(summaryView);
   }
 
+  /** How often each of these students practised at home since the last lesson, and what was said of it last. */
+  async atHome(studioId: string, students: readonly string[]): Promise<ReadonlyMap<string, PractisedDto>> {
+    const rows = (await this.scope.query(studioId, AT_HOME, [students])) as (PractisedDto & { student_id: string })[];
+    return new Map(rows.map(({ student_id, times, ease, note }) => [student_id, { times, ease, note }]));
+  }
+
   /** What the runs of a student say of the belt ceiling. */
   async beltEvidence(studioId: string, studentId: string): Promise<BeltEvidenceDto> {
     const { voice } = await this.students.get(studioId, studentId);
@@ -168,13 +198,15 @@ export class RunsService {
 
   /**
    * Keeps a run as far as it has come. Sending it twice, late or out of order is the same as once and in order: keys are
-   * only ever added or given their marks, and an older revision leaves the rest as it is.
+   * only ever added or given other marks, and an older revision leaves the rest as it is.
+   *
+   * @param atHome sung by the student alone
    */
-  async keep(studioId: string, id: string, sent: SentRunDto): Promise<RunDto> {
+  async keep(studioId: string, id: string, sent: SentRunDto, atHome = false): Promise<RunDto> {
     await this.students.demand(studioId, sent.studentId);
     await this.scope.transaction(async (manager) => {
       const runs = this.scope.of(Run, studioId, manager);
-      await runs.insertNew([{ ...(await this.firstOf(studioId, sent)), ...this.changing(sent), id }]);
+      await runs.insertNew([{ ...(await this.firstOf(studioId, sent)), ...this.changing(sent), atHome, id }]);
       // Held from here on, so that sendings that cross are kept one after the other.
       const run = await runs.findOneToChange({ id });
       if (!run) throw notFound('run');
@@ -183,7 +215,7 @@ export class RunsService {
           remedy: 'Begin a new run for this student.',
         });
       const isNewer = sent.revision > run.revision;
-      const keys = await this.keepKeys(studioId, manager, id, sent);
+      const keys = await this.keepKeys(studioId, manager, id, sent, isNewer);
       const digest = runDigest(
         run.plan.steps,
         keys.map(keyView),
@@ -198,7 +230,10 @@ export class RunsService {
   }
 
   /** What a run is given when it is first kept, and never again. */
-  private async firstOf(studioId: string, sent: SentRunDto): Promise<Omit<Run, 'id' | 'studioId' | keyof Changing>> {
+  private async firstOf(
+    studioId: string,
+    sent: SentRunDto,
+  ): Promise<Omit<Run, 'id' | 'studioId' | 'atHome' | keyof Changing>> {
     const { studentId, routineId, routineName, startedAt, conditions, plan } = sent;
     // A routine that was deleted while the run went on is no reason to lose the run.
     const isKnown = routineId !== undefined && (await this.routines.exists(studioId, routineId));
@@ -220,15 +255,31 @@ export class RunsService {
     return { endedAt: ended, ease: ease ?? null, note, revision, stops, results };
   }
 
+  /**
+   * Throws a run away, keys and all.
+   *
+   * @throws {Problem} 409 where it was stopped: what is allowed next rests on it
+   */
+  async throwAway(studioId: string, id: string): Promise<void> {
+    const run = await this.scope.of(Run, studioId).findOne({ id });
+    if (!run) throw notFound('run');
+    if (run.stops.length > 0)
+      throw new Problem(409, 'STOPPED_RUN', 'This run was stopped, and what is allowed next rests on that.', {
+        remedy: 'It stays in the log.',
+      });
+    await this.scope.of(Run, studioId).delete({ id });
+  }
+
   /** Adds the keys that are not there yet. @returns every key of the run */
   private async keepKeys(
     studioId: string,
     manager: EntityManager,
     runId: string,
     { sung, sungBefore = 0 }: SentRunDto,
+    isNewer: boolean,
   ): Promise<readonly RunKey[]> {
     const keys = JSON.stringify(sung.map((key, index) => ({ ...key, position: sungBefore + index })));
-    await this.scope.query(studioId, KEEP_KEYS, [runId, keys], manager);
+    await this.scope.query(studioId, KEEP_KEYS, [runId, keys, isNewer], manager);
     return this.scope.of(RunKey, studioId, manager).find({ where: { runId } });
   }
 

@@ -3,7 +3,14 @@ import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from
 import type { Request } from 'express';
 import { Open, Who, type SignedIn } from '../common/index.ts';
 import { AccountService } from './account.service.ts';
-import { NewPasswordDto, OpenSessionDto, PasswordDto, RecoveryCodesDto, RecoveryDto } from './dto/account.dto.ts';
+import {
+  NewEmailDto,
+  NewPasswordDto,
+  OpenSessionDto,
+  PasswordDto,
+  RecoveryCodesDto,
+  RecoveryDto,
+} from './dto/account.dto.ts';
 import { SessionWithCodesDto } from './dto/studios.dto.ts';
 import { closeSession, openSession } from './session-cookie.ts';
 import { SignInThrottle } from './sign-in-throttle.ts';
@@ -28,6 +35,13 @@ export class AccountController {
     const codes = await this.account.changePassword(who, wanted);
     await openSession(request, who);
     return { codes };
+  }
+
+  @Post('email')
+  @HttpCode(204)
+  @ApiNoContentResponse()
+  changeEmail(@Who() who: SignedIn, @Body() wanted: NewEmailDto): Promise<void> {
+    return this.account.changeEmail(who, wanted);
   }
 
   @Post('recovery-codes')

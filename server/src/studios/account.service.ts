@@ -2,9 +2,10 @@ import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { DataSource, IsNull, Repository, type EntityManager } from 'typeorm';
-import { Clock, Problem, type SignedIn } from '../common/index.ts';
+import { Clock, isTwice, Problem, type SignedIn } from '../common/index.ts';
 import { Account } from './account.entity.ts';
-import type { NewPasswordDto, OpenSessionDto, RecoveryDto } from './dto/account.dto.ts';
+import type { NewEmailDto, NewPasswordDto, OpenSessionDto, RecoveryDto } from './dto/account.dto.ts';
+import { emailTaken } from './email-taken.ts';
 import { OpenSessions } from './open-sessions.ts';
 import { hashPassword, isPassword } from './passwords.ts';
 import { RecoveryCode } from './recovery-code.entity.ts';
@@ -61,6 +62,16 @@ export class AccountService {
     await this.refuseDemo(studioId);
     await this.confirm(accountId, current);
     return this.setPassword(accountId, next);
+  }
+
+  /** Another address to sign in with, for whoever knows the password. */
+  async changeEmail({ accountId, studioId }: SignedIn, { email, password }: NewEmailDto): Promise<void> {
+    await this.refuseDemo(studioId);
+    await this.confirm(accountId, password);
+    const change = this.accounts.update({ id: accountId }, { email: email.toLowerCase() });
+    await change.catch((error: unknown) => {
+      throw isTwice(error) ? emailTaken() : error;
+    });
   }
 
   private async setPassword(accountId: string, password: string): Promise<string[]> {

@@ -1,4 +1,4 @@
-import type { NoteNaming, OwnOverlay, ReadyQuestion, RuleChanges } from '@soft-lark/core';
+import type { ClockHours, NoteNaming, OwnOverlay, ReadyQuestion, RuleChanges } from '@soft-lark/core';
 import { Column, CreateDateColumn, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('studio')
@@ -35,6 +35,14 @@ export class Studio {
   /** Laid over steps, besides what is shipped. */
   @Column('jsonb', { name: 'own_overlays' })
   ownOverlays!: OwnOverlay[];
+
+  /** Whether times are written with 12 hours or with 24. */
+  @Column('text')
+  clock!: ClockHours;
+
+  /** Minutes of a warm-up where nothing else is said. */
+  @Column('integer', { name: 'usual_minutes' })
+  usualMinutes!: number;
 
   @Column('integer')
   version!: number;

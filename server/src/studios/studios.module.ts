@@ -22,7 +22,12 @@ import { StudiosService } from './studios.service.ts';
     }),
   ],
   controllers: [StudiosController, AccountController, SessionsController],
-  providers: [StudiosService, AccountService, OpenSessions],
-  exports: [StudiosService],
+  providers: [
+    StudiosService,
+    AccountService,
+    OpenSessions,
+    { provide: SharedThrottle, inject: [DataSource], useFactory: (source: DataSource) => new SharedThrottle(source) },
+  ],
+  exports: [StudiosService, SharedThrottle],
 })
 export class StudiosModule {}

@@ -5,11 +5,28 @@ import { v7 } from 'uuid';
 import { Clock, isTimeZone, isTwice, Problem, staleWrite, type SignedIn } from '../common/index.ts';
 import { Account } from './account.entity.ts';
 import { changeRules } from '@soft-lark/core';
-import type { NoteNamingDto, SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
+import type { SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
+import { emailTaken } from './email-taken.ts';
 import { hashPassword, isPassword } from './passwords.ts';
 import { Studio } from './studio.entity.ts';
 
-const USUAL_NAMING: NoteNamingDto = { scheme: 'scientific', spelling: 'usual', middleDo: 4 };
+type Answers = Omit<StudioDto, 'name' | 'version'>;
+
+/** What a studio begins with; ten minutes of half an hour are a house default. */
+const FIRST_ANSWERS: Omit<Answers, 'timeZone'> = {
+  approach: {},
+  rules: {},
+  noteNaming: { scheme: 'scientific', spelling: 'usual', middleDo: 4 },
+  readyQuestions: [],
+  ownOverlays: [],
+  clock: '24',
+  usualMinutes: 10,
+};
+
+function answersOf(studio: Studio): Answers {
+  const { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, clock, usualMinutes } = studio;
+  return { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, clock, usualMinutes };
+}
 
 @Injectable()
 export class StudiosService {
@@ -34,8 +51,7 @@ export class StudiosService {
 
   async settings(studioId: string): Promise<StudioDto> {
     const studio = await this.find(studioId);
-    const { name, timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, version } = studio;
-    return { name, timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, version };
+    return { name: studio.name, ...answersOf(studio), version: studio.version };
   }
 
   /** Changes the studio's settings; a rule table that makes no sense is refused with its row. */
@@ -51,36 +67,25 @@ export class StudiosService {
   /** Makes a studio and its first account together, or neither. */
   async found(wanted: SignUpDto & { readonly isDemo: boolean }): Promise<SignedIn> {
     const email = wanted.email.toLowerCase();
-    if (await this.accounts.existsBy({ email })) throw this.taken();
+    if (await this.accounts.existsBy({ email })) throw emailTaken();
     const passwordHash = await hashPassword(wanted.password);
     const signedIn = { studioId: v7(), accountId: v7() };
     const made = this.source.transaction(async (manager) => {
       const { studioName, timeZone, isDemo, name } = wanted;
       await manager.insert(Studio, {
         id: signedIn.studioId,
+        ...FIRST_ANSWERS,
         name: studioName,
         timeZone,
         isDemo,
-        approach: {},
-        rules: {},
-        noteNaming: USUAL_NAMING,
-        readyQuestions: [],
-        ownOverlays: [],
         version: 1,
       });
       await manager.insert(Account, { id: signedIn.accountId, studioId: signedIn.studioId, name, email, passwordHash });
     });
     await made.catch((error: unknown) => {
-      throw isTwice(error) ? this.taken() : error;
+      throw isTwice(error) ? emailTaken() : error;
     });
     return signedIn;
-  }
-
-  private taken(): Problem {
-    return new Problem(409, 'EMAIL_TAKEN', 'There is an account with this e-mail address already.', {
-      remedy: 'Sign in instead, or use another address.',
-      errors: [{ field: 'email', message: 'has an account already' }],
-    });
   }
 
   async signIn({ email, password }: SignInDto): Promise<SignedIn> {
@@ -100,20 +105,15 @@ export class StudiosService {
     ]);
     if (!account || !studio)
       throw new Problem(401, 'SIGNED_OUT', 'This account is not there any more.', { remedy: 'Sign in again.' });
-    const { name: studioName, timeZone, isDemo, approach, rules, noteNaming, readyQuestions, ownOverlays } = studio;
     return {
       studioId,
       name: account.name,
-      studioName,
-      timeZone,
-      isDemo,
-      approach,
-      rules,
-      noteNaming,
-      readyQuestions,
-      ownOverlays,
+      email: account.email,
+      studioName: studio.name,
+      isDemo: studio.isDemo,
+      ...answersOf(studio),
       fixedNow: this.clock.fixed,
-      today: this.clock.today(timeZone).date,
+      today: this.clock.today(studio.timeZone).date,
     };
   }
 

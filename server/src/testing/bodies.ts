@@ -30,6 +30,8 @@ export function bodyFor(path: string, method: Method, ids: Readonly<Record<strin
   const { studentId = '', routineId = '', lessonId = '' } = ids;
   if (method === 'get' || method === 'delete') return undefined;
   if (path === '/students') return student(studentId);
+  if (path.endsWith('/home-links')) return { id: v7(), weeks: 4 };
+  if (path === '/home/{token}/runs/{runId}') return { ...run('', [sungKey(61)]), studentId: undefined };
   if (path.endsWith('/range-checks')) return rangeCheck(v7());
   if (path.endsWith('/locks')) return { id: v7(), level: 'urgent' };
   if (path.endsWith('/lift')) return { reason: 'seen by a doctor' };
@@ -56,5 +58,6 @@ export function bodyFor(path: string, method: Method, ids: Readonly<Record<strin
   if (path.endsWith('/archive')) return { isArchived: true };
   if (path === '/collections/{collectionId}') return { version: 0, name: 'Taken', exercises: [] };
   if (path.endsWith('/condition')) return { day: '2026-11-25', conditions: ['tired'] };
+  if (path.endsWith('/day-routine')) return { day: '2026-11-25', routineId };
   return path === '/runs/{runId}' ? run(studentId, [sungKey(61)]) : undefined;
 }

@@ -11,12 +11,21 @@ export const historyQuery = (studentId: string) =>
     queryFn: () => dataOf(api.GET('/api/students/{studentId}/history', { params: { path: { studentId } } })),
   });
 
+/** What the last twelve weeks say of a student. */
+export const progressQuery = (studentId: string) =>
+  queryOptions({
+    queryKey: ['runs', { studentId }, 'progress'],
+    queryFn: () => dataOf(api.GET('/api/students/{studentId}/progress', { params: { path: { studentId } } })),
+  });
+
+export type StudentProgress = Schemas['ProgressDto'];
+
 /** A student's history as the core reads it. */
 export function historyFrom({
   ease,
   stuck,
   ...figures
-}: Omit<Schemas['HistoryDto'], 'results' | 'lastSung'>): StudentHistory {
+}: Omit<Schemas['HistoryDto'], 'results' | 'lastSung' | 'runsOf'>): StudentHistory {
   return {
     ...figures,
     stuck: new Set(stuck),

@@ -1,6 +1,7 @@
 import {
   changeRules,
   occasionOf,
+  type Answers,
   type Approach,
   type Allowance,
   type Exercise,
@@ -24,10 +25,13 @@ export type Day = Pick<StudentToday, 'student' | 'conditions' | 'breathOff' | 'h
 };
 
 /** What of a studio the figures of a day rest on. */
-type StudioAnswers = Pick<Session, 'rules' | 'approach' | 'ownOverlays'> & { readonly songs?: readonly KeptSong[] };
+type StudioFigures = StudioAnswers & Pick<Session, 'ownOverlays'> & { readonly songs?: readonly KeptSong[] };
+
+/** What a studio has settled for all its students. */
+export type StudioAnswers = Pick<Session, 'rules' | 'approach'>;
 
 /** The answers of the studio that is signed in, once they are here; they stay the same while nothing of them changes. */
-export function useStudioAnswers(): StudioAnswers | undefined {
+export function useStudioAnswers(): StudioFigures | undefined {
   const session = useQuery(sessionQuery).data;
   const songs = useQuery(songsQuery).data;
   return useMemo(() => session && { ...session, ...(songs && { songs }) }, [session, songs]);
@@ -46,6 +50,11 @@ export function approachFor(
   return { ...studio?.approach, ...voice.approach };
 }
 
+/** Approach and rule table of one student together. */
+export function answersFor(studio: StudioAnswers | undefined, student: Student): Answers {
+  return { approach: approachFor(studio, student), rules: rulesFor(studio, student) };
+}
+
 /** Kind and occasion of a routine, as its figures rest on them. */
 export function ofKind(kind: RoutineKind): Pick<RoutineContext, 'kind' | 'occasion'> {
   return { kind, occasion: occasionOf(kind) };
@@ -54,7 +63,7 @@ export function ofKind(kind: RoutineKind): Pick<RoutineContext, 'kind' | 'occasi
 /** Everything about a student's day that a routine's figures rest on, besides its steps and its kind. */
 export function dayContext(
   { student, conditions, breathOff, holdsOff, allowance, hoursToPerformance }: Day,
-  studio: StudioAnswers | undefined,
+  studio: StudioFigures | undefined,
   exercises: ReadonlyMap<string, Exercise>,
   now: Date,
 ): Omit<RoutineContext, 'occasion'> {
@@ -64,12 +73,11 @@ export function dayContext(
     conditions,
     exercises,
     known: new Set(student.known),
-    rules: rulesFor(studio, student),
     breathOff,
     holdsOff,
     ...(allowance && { allowance }),
     ...(hoursToPerformance !== undefined && { hoursToPerformance }),
-    approach: approachFor(studio, student),
+    ...answersFor(studio, student),
     ...(studio && { ownOverlays: studio.ownOverlays }),
     ...(piece && { songRange: { low: piece.lowest, high: piece.highest } }),
     now: now.toISOString(),

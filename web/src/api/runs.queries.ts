@@ -46,5 +46,8 @@ export const runQuery = (runId: string) =>
     queryFn: () => dataOf(api.GET('/api/runs/{runId}', { params: { path: { runId } } })),
   });
 
+export const dropRun = (runId: string): Promise<unknown> =>
+  dataOf(api.DELETE('/api/runs/{runId}', { params: { path: { runId } } }));
+
 export const sendRun = (runId: string, body: SentRun): Promise<RunDetail> =>
   dataOf(api.PUT('/api/runs/{runId}', { params: { path: { runId } }, body }));

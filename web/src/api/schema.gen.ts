@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account/email": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Account_changeEmail"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/account/recovery-codes": {
         parameters: {
             query?: never;
@@ -143,6 +159,54 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["Sessions_end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["StudioFile_take"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/file/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["StudioFile_compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/file/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["StudioFile_restore"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -484,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/{studentId}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Runs_weeks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs": {
         parameters: {
             query?: never;
@@ -526,7 +606,7 @@ export interface paths {
         get: operations["Runs_get"];
         put: operations["Runs_keep"];
         post?: never;
-        delete?: never;
+        delete: operations["Runs_throwAway"];
         options?: never;
         head?: never;
         patch?: never;
@@ -692,6 +772,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/{studentId}/home-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["HomeLinks_list"];
+        put?: never;
+        post: operations["HomeLinks_make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{studentId}/home-links/{linkId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["HomeLinks_revoke"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/home/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Home_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/home/{token}/runs/{runId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["Home_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/home/{token}/locks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Home_lock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/today": {
         parameters: {
             query?: never;
@@ -733,6 +893,22 @@ export interface paths {
         };
         get?: never;
         put: operations["Lessons_setCondition"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{studentId}/day-routine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["Lessons_setRoutine"];
         post?: never;
         delete?: never;
         options?: never;
@@ -828,17 +1004,21 @@ export interface components {
             goal: string;
         };
         SessionWithCodesDto: {
-            /** Format: uuid */
-            studioId: string;
-            name: string;
-            studioName: string;
             timeZone: string;
-            isDemo: boolean;
             approach: components["schemas"]["Approach"];
             rules: components["schemas"]["RuleChanges"];
             noteNaming: components["schemas"]["NoteNamingDto"];
             readyQuestions: components["schemas"]["ReadyQuestionDto"][];
             ownOverlays: components["schemas"]["OwnOverlay"][];
+            /** @enum {string} */
+            clock: "24" | "12";
+            usualMinutes: number;
+            /** Format: uuid */
+            studioId: string;
+            name: string;
+            email: string;
+            studioName: string;
+            isDemo: boolean;
             /** Format: date-time */
             fixedNow: string | null;
             /** Format: date */
@@ -851,30 +1031,37 @@ export interface components {
             password: string;
         };
         SessionDto: {
-            /** Format: uuid */
-            studioId: string;
-            name: string;
-            studioName: string;
             timeZone: string;
-            isDemo: boolean;
             approach: components["schemas"]["Approach"];
             rules: components["schemas"]["RuleChanges"];
             noteNaming: components["schemas"]["NoteNamingDto"];
             readyQuestions: components["schemas"]["ReadyQuestionDto"][];
             ownOverlays: components["schemas"]["OwnOverlay"][];
+            /** @enum {string} */
+            clock: "24" | "12";
+            usualMinutes: number;
+            /** Format: uuid */
+            studioId: string;
+            name: string;
+            email: string;
+            studioName: string;
+            isDemo: boolean;
             /** Format: date-time */
             fixedNow: string | null;
             /** Format: date */
             today: string;
         };
         StudioDto: {
-            name: string;
             timeZone: string;
             approach: components["schemas"]["Approach"];
             rules: components["schemas"]["RuleChanges"];
             noteNaming: components["schemas"]["NoteNamingDto"];
             readyQuestions: components["schemas"]["ReadyQuestionDto"][];
             ownOverlays: components["schemas"]["OwnOverlay"][];
+            /** @enum {string} */
+            clock: "24" | "12";
+            usualMinutes: number;
+            name: string;
             version: number;
         };
         NewPasswordDto: {
@@ -883,6 +1070,11 @@ export interface components {
         };
         RecoveryCodesDto: {
             codes: string[];
+        };
+        NewEmailDto: {
+            /** @example name@example.org */
+            email: string;
+            password: string;
         };
         PasswordDto: {
             password: string;
@@ -901,6 +1093,19 @@ export interface components {
             seenAt: string | null;
             device: string;
             isThis: boolean;
+        };
+        StudioFileCountDto: {
+            /** @enum {string} */
+            table: "singer_group" | "student" | "shelf_import" | "exercise" | "exercise_version" | "collection" | "song" | "template" | "group_member" | "lesson" | "routine" | "routine_version" | "day_condition" | "run" | "run_key" | "range_check" | "voice_lock" | "mute";
+            inFile: number;
+            here: number;
+        };
+        StudioFileDto: {
+            studioName: string;
+            /** Format: date-time */
+            madeAt: string;
+            isSame: boolean;
+            counts: components["schemas"]["StudioFileCountDto"][];
         };
         StudentDto: {
             name: string;
@@ -996,6 +1201,8 @@ export interface components {
             id: string;
             /** Format: uuid */
             studentId: string;
+            /** Format: uuid */
+            groupId?: string;
             version: number;
             /** Format: date-time */
             updatedAt: string;
@@ -1021,6 +1228,8 @@ export interface components {
             id: string;
             /** Format: uuid */
             studentId: string;
+            /** Format: uuid */
+            groupId?: string;
         };
         ChangedRoutineDto: {
             name: string;
@@ -1047,6 +1256,21 @@ export interface components {
             tempo: number;
             manners: string[];
         };
+        ExerciseRunDto: {
+            /** Format: date */
+            date: string;
+            highest: number;
+            tempo: number;
+            ease?: number;
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
+            conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
+            /** @enum {string} */
+            occasion: "lesson" | "home" | "performance";
+        };
+        RunsOfExerciseDto: {
+            exerciseId: string;
+            runs: components["schemas"]["ExerciseRunDto"][];
+        };
         HistoryDto: {
             weekMinutes?: number;
             usualWeekMinutes?: number;
@@ -1056,6 +1280,46 @@ export interface components {
             ease: components["schemas"]["ExerciseEaseDto"][];
             results: components["schemas"]["StepResult"][];
             lastSung: components["schemas"]["LastSungDto"][];
+            runsOf: components["schemas"]["RunsOfExerciseDto"][];
+        };
+        RangePointDto: {
+            /** Format: date */
+            date: string;
+            lowest: number;
+            highest: number;
+            plannedHighest: number | null;
+            isOrdinary: boolean;
+        };
+        WeekLoadDto: {
+            /** Format: date */
+            from: string;
+            minutes: number;
+            usual?: number;
+            /** @enum {string|null} */
+            mark: "much" | "light-day" | null;
+        };
+        StageMinutesDto: {
+            /** @enum {string} */
+            stage: "settle" | "breath" | "release" | "occluded" | "resonance" | "onset" | "middle" | "registers" | "range" | "agility" | "dynamics" | "tone" | "words" | "style" | "cool";
+            minutes: number;
+        };
+        StoodStillDto: {
+            exerciseId: string;
+            /** Format: date */
+            since: string;
+            runs: number;
+        };
+        NoteMarksDto: {
+            midi: number;
+            keys: number;
+            marked: number;
+        };
+        ProgressDto: {
+            ranges: components["schemas"]["RangePointDto"][];
+            weeks: components["schemas"]["WeekLoadDto"][];
+            stages: components["schemas"]["StageMinutesDto"][];
+            stoodStill: components["schemas"]["StoodStillDto"][];
+            notes: components["schemas"]["NoteMarksDto"][];
         };
         RunSummaryDto: {
             /** Format: uuid */
@@ -1070,6 +1334,7 @@ export interface components {
             startedAt: string;
             /** Format: date-time */
             endedAt: string | null;
+            atHome: boolean;
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
             ease: number | null;
             note: string;
@@ -1077,7 +1342,7 @@ export interface components {
             sungKeys: number;
             lowest: number | null;
             highest: number | null;
-            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy")[];
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
         };
         RunDto: {
             /** Format: uuid */
@@ -1092,6 +1357,7 @@ export interface components {
             startedAt: string;
             /** Format: date-time */
             endedAt: string | null;
+            atHome: boolean;
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
             ease: number | null;
             note: string;
@@ -1099,7 +1365,7 @@ export interface components {
             sungKeys: number;
             lowest: number | null;
             highest: number | null;
-            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy")[];
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
             plan: components["schemas"]["PlannedStep"][];
             sung: components["schemas"]["SungKey"][];
             stops: components["schemas"]["Stop"][];
@@ -1233,6 +1499,73 @@ export interface components {
         LiftDto: {
             reason: string;
         };
+        HomeLinkDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            createdAt: string;
+            /** Format: date-time */
+            expiresAt: string;
+            /** Format: date-time */
+            openedAt: string | null;
+        };
+        NewHomeLinkDto: {
+            /** Format: uuid */
+            id: string;
+            weeks: number;
+        };
+        MadeHomeLinkDto: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            createdAt: string;
+            /** Format: date-time */
+            expiresAt: string;
+            /** Format: date-time */
+            openedAt: string | null;
+            token: string;
+        };
+        HomeChoiceDto: {
+            usual: {
+                [key: string]: unknown;
+            };
+            gentle: {
+                [key: string]: unknown;
+            };
+        };
+        HomeDto: {
+            routines: components["schemas"]["HomeChoiceDto"][];
+            /** @enum {string} */
+            voiceType: "soprano" | "mezzo-soprano" | "contralto" | "countertenor" | "tenor" | "baritone" | "bass-baritone" | "bass" | "treble" | "changing";
+            isChild: boolean;
+            /** @enum {string|null} */
+            lock: "urgent" | "not-today" | "see-someone" | null;
+            /** Format: date-time */
+            expiresAt: string;
+        };
+        SentHomeRunDto: {
+            /** Format: uuid */
+            routineId?: string;
+            routineName: string;
+            /** Format: date-time */
+            startedAt: string;
+            /** Format: date-time */
+            endedAt?: string;
+            conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
+            plan: components["schemas"]["PlannedStep"][];
+            sung: components["schemas"]["SungKey"][];
+            sungBefore?: number;
+            stops: components["schemas"]["Stop"][];
+            results?: components["schemas"]["StepResult"][];
+            ease?: number;
+            note: string;
+            revision: number;
+        };
+        PractisedDto: {
+            times: number;
+            ease: number | null;
+            note: string;
+        };
         LessonDto: {
             /** Format: uuid */
             id: string;
@@ -1248,6 +1581,7 @@ export interface components {
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
             routine: components["schemas"]["RoutineDto"] | null;
             lastRun: components["schemas"]["RunSummaryDto"] | null;
+            practised: components["schemas"]["PractisedDto"] | null;
             lock: components["schemas"]["LockDto"] | null;
             breathOff: boolean;
             /** Format: date */
@@ -1268,6 +1602,7 @@ export interface components {
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
             routine: components["schemas"]["RoutineDto"] | null;
             lastRun: components["schemas"]["RunSummaryDto"] | null;
+            practised: components["schemas"]["PractisedDto"] | null;
             lock: components["schemas"]["LockDto"] | null;
             breathOff: boolean;
             /** Format: date */
@@ -1281,6 +1616,12 @@ export interface components {
             /** Format: date */
             day: string;
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
+        };
+        DayRoutineDto: {
+            /** Format: date */
+            day: string;
+            /** Format: uuid */
+            routineId: string;
         };
         VoiceFile: {
             /** @enum {string} */
@@ -1402,6 +1743,8 @@ export interface components {
                 manners?: string[];
                 /** @enum {string} */
                 help?: "shown-then-sung" | "together" | "cue-only" | "alone";
+                /** @enum {string} */
+                pace?: "plays-on" | "waits";
                 cueBeats?: number;
                 restBeats?: number;
                 setUpSeconds?: number;
@@ -1469,7 +1812,7 @@ export interface components {
             tempo: number;
             /** @enum {string} */
             outcome: "sung" | "skipped";
-            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy")[];
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
             /** @enum {string} */
             help?: "shown" | "together" | "cue-only" | "alone";
             manner?: string;
@@ -1478,7 +1821,7 @@ export interface components {
             /** Format: uuid */
             stepId: string;
             /** @enum {string} */
-            mark: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "pain" | "tickle" | "cough" | "dizzy" | "effort";
+            mark: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy" | "effort";
         };
         StepResult: {
             /** Format: uuid */
@@ -1656,6 +1999,27 @@ export interface operations {
             };
         };
     };
+    Account_changeEmail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewEmailDto"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     Account_newCodes: {
         parameters: {
             query?: never;
@@ -1758,6 +2122,71 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    StudioFile_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/gzip": string;
+                };
+            };
+        };
+    };
+    StudioFile_compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/gzip": string;
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioFileDto"];
+                };
+            };
+        };
+    };
+    StudioFile_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/gzip": string;
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioFileDto"];
+                };
             };
         };
     };
@@ -3635,6 +4064,27 @@ export interface operations {
             };
         };
     };
+    Runs_weeks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressDto"];
+                };
+            };
+        };
+    };
     Runs_list: {
         parameters: {
             query?: {
@@ -3721,6 +4171,25 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["RunDto"];
                 };
+            };
+        };
+    };
+    Runs_throwAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                runId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4046,6 +4515,140 @@ export interface operations {
             };
         };
     };
+    HomeLinks_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeLinkDto"][];
+                };
+            };
+        };
+    };
+    HomeLinks_make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewHomeLinkDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeHomeLinkDto"];
+                };
+            };
+        };
+    };
+    HomeLinks_revoke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+                linkId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    Home_page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeDto"];
+                };
+            };
+        };
+    };
+    Home_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+                runId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SentHomeRunDto"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    Home_lock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewLockDto"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     Lessons_today: {
         parameters: {
             query?: never;
@@ -4107,6 +4710,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DayConditionDto"];
+                };
+            };
+        };
+    };
+    Lessons_setRoutine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayRoutineDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayRoutineDto"];
                 };
             };
         };

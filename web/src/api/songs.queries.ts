@@ -1,11 +1,14 @@
 import { queryOptions } from '@tanstack/react-query';
 import {
+  analyseSong,
+  notesOfSong,
   referenceOf,
   songDemands,
   songInOctaveOf,
   songSchema,
   voiceOf,
   type Song,
+  type SongAnalysis,
   type SongDemands,
   type VoiceFile,
 } from '@soft-lark/core';
@@ -28,12 +31,27 @@ export const songsQuery = queryOptions({
     }),
 });
 
+/** The song of the studio that has the name of the piece on a voice file. */
+function songOf({ piece = '' }: VoiceFile, songs: readonly KeptSong[]): Song | undefined {
+  const name = piece.trim().toLocaleLowerCase();
+  return name === '' ? undefined : songs.find(({ song }) => song.name.trim().toLocaleLowerCase() === name)?.song;
+}
+
+const easyRange = (voice: VoiceFile): { readonly low: number; readonly high: number } =>
+  voice.measured ?? referenceOf(voiceOf(voice)).comfortable;
+
 /** What the piece on a voice file asks of that voice, in its octave; nothing where no song has its name. */
 export function pieceInHand(voice: VoiceFile, songs: readonly KeptSong[] = []): SongDemands | undefined {
-  const piece = voice.piece?.trim().toLocaleLowerCase();
-  const found = piece && songs.find(({ song }) => song.name.trim().toLocaleLowerCase() === piece);
-  if (!found) return undefined;
-  return songInOctaveOf(songDemands(found.song), voice.measured ?? referenceOf(voiceOf(voice)).comfortable);
+  const song = songOf(voice, songs);
+  return song && songInOctaveOf(songDemands(song), easyRange(voice));
+}
+
+/** The piece on a voice file, note by note, held against that voice; null where no song has its name. */
+export function pieceFigures(voice: VoiceFile, songs: readonly KeptSong[] = []): SongAnalysis | null {
+  const song = songOf(voice, songs);
+  if (!song) return null;
+  const bridges = voice.bridges.map(({ high }) => high);
+  return analyseSong(notesOfSong(song), { comfortable: easyRange(voice), bridges });
 }
 
 export const keepSong = ({ id, version, song }: KeptSong): Promise<unknown> =>

@@ -9,6 +9,12 @@ export type LessonToday = Schemas['LessonTodayDto'];
 
 export const studentsQuery = queryOptions({ queryKey: ['students'], queryFn: () => dataOf(api.GET('/api/students')) });
 
+/** Those whose name has these letters in it, whatever their case. */
+export function studentsNamed(students: readonly Student[], letters: string): readonly Student[] {
+  const wanted = letters.trim().toLocaleLowerCase();
+  return students.filter(({ name }) => name.toLocaleLowerCase().includes(wanted));
+}
+
 export const todayQuery = queryOptions({ queryKey: ['today'], queryFn: () => dataOf(api.GET('/api/today')) });
 
 export const lessonsQuery = queryOptions({ queryKey: ['lessons'], queryFn: () => dataOf(api.GET('/api/lessons')) });
@@ -33,13 +39,21 @@ export const changeStudent = (studentId: string, body: Schemas['ChangedStudentDt
   dataOf(api.PUT('/api/students/{studentId}', { params: { path: { studentId } }, body }));
 
 export const removeStudent = (studentId: string): Promise<unknown> =>
-  dataOf(api.DELETE('/api/students/{studentId}', { params: { path: { studentId } } }));
+  dataOf(api.DELETE('/api/students/{studentId}', { params: { path: { studentId } }, keepalive: true }));
 
 export const setCondition = (studentId: string, day: string, conditions: readonly Condition[]): Promise<unknown> =>
   dataOf(
     api.PUT('/api/students/{studentId}/condition', {
       params: { path: { studentId } },
       body: { day, conditions: [...conditions] },
+    }),
+  );
+
+export const setDayRoutine = (studentId: string, day: string, routineId: string): Promise<unknown> =>
+  dataOf(
+    api.PUT('/api/students/{studentId}/day-routine', {
+      params: { path: { studentId } },
+      body: { day, routineId },
     }),
   );
 

@@ -11,6 +11,9 @@ export const changeStudio = (body: Studio): Promise<Studio> => dataOf(api.PUT('/
 export const changePassword = (body: Schemas['NewPasswordDto']): Promise<Schemas['RecoveryCodesDto']> =>
   dataOf(api.POST('/api/account/password', { body }));
 
+export const changeEmail = (body: Schemas['NewEmailDto']): Promise<unknown> =>
+  dataOf(api.POST('/api/account/email', { body }));
+
 export const newRecoveryCodes = (body: Schemas['PasswordDto']): Promise<Schemas['RecoveryCodesDto']> =>
   dataOf(api.POST('/api/account/recovery-codes', { body }));
 
@@ -27,3 +30,17 @@ export const recover = (body: Schemas['RecoveryDto']): Promise<SessionWithCodes>
 
 export const closeAccount = (body: Schemas['PasswordDto']): Promise<unknown> =>
   dataOf(api.DELETE('/api/account', { body }));
+
+export type StudioFileContents = Schemas['StudioFileDto'];
+
+/** Sends a studio's file as it is, to be compared with what is here or to take its place. */
+export const sendStudioFile = (what: 'compare' | 'restore', file: File): Promise<StudioFileContents> => {
+  const whole = {
+    body: file as unknown as string,
+    bodySerializer: () => file,
+    headers: { 'Content-Type': 'application/gzip' },
+  };
+  return dataOf(
+    what === 'compare' ? api.POST('/api/studio/file/compare', whole) : api.POST('/api/studio/file/restore', whole),
+  );
+};

@@ -10,15 +10,19 @@ import {
   StaveLine,
   StaveNote,
   StaveTie,
-  Stem,
   Tuplet,
   Voice,
 } from 'vexflow/bravura';
 import type { Staff, StaffSign } from './staff.layout.ts';
 
-const LINE_HEIGHT = 136;
-const TOP = 4;
-const LEAST_SIGN = 34;
+export type StaffLook = 'sheet' | 'title' | 'piano';
+
+/** How large each look is drawn, pixels, and how large its words are; none are written beside a title. */
+const LOOKS = {
+  sheet: { scale: 1, height: 136, top: 4, leastSign: 34, words: 12 },
+  title: { scale: 0.58, height: 56, top: -6, leastSign: 26, words: null },
+  piano: { scale: 1.12, height: 150, top: -2, leastSign: 44, words: 17 },
+} as const satisfies Record<StaffLook, object>;
 
 const DURATIONS: Readonly<Record<string, string>> = {
   long: '1/2',
@@ -33,22 +37,21 @@ const DURATIONS: Readonly<Record<string, string>> = {
 };
 const SHORTEST = '128';
 
-function noteOf({ key, value, syllable }: StaffSign, clef: Staff['clef']): StaveNote {
+function noteOf({ key, value, syllable }: StaffSign, clef: Staff['clef'], words: number | null): StaveNote {
   const duration = DURATIONS[value.type] ?? SHORTEST;
   const note = new StaveNote({
     clef,
     keys: [key ?? (clef === 'bass' ? 'd/3' : 'b/4')],
     duration: key === null ? `${duration}r` : duration,
     dots: value.dots,
-    // Stems upwards all along, so that the words below have room.
-    stemDirection: Stem.UP,
+    autoStem: true,
   });
   if (value.dots > 0) Dot.buildAndAttach([note], { all: true });
-  if (syllable !== '')
+  if (syllable !== '' && words !== null)
     note.addModifier(
       new Annotation(syllable)
         .setVerticalJustification(AnnotationVerticalJustify.BOTTOM)
-        .setFont('Atkinson Hyperlegible Next Variable', 12),
+        .setFont('Atkinson Hyperlegible Next Variable', words),
     );
   return note;
 }
@@ -77,40 +80,53 @@ function tupletsOf(line: readonly StaffSign[], notes: readonly StaveNote[]): Tup
 /** Words stand on one line under the lowest note, however high their own notes are. */
 function alignWords(notes: readonly StaveNote[], stave: Stave): void {
   for (const note of notes) note.setStave(stave);
-  const lowestOf = (note: StaveNote): number => Math.max(...note.getYs());
+  const lowestOf = (note: StaveNote): number => {
+    const { topY, baseY } = note.getStemExtents();
+    return note.isRest() ? stave.getYForLine(4) : Math.max(...note.getYs(), topY, baseY);
+  };
   const lowest = Math.max(...notes.map(lowestOf), stave.getYForLine(4));
   for (const note of notes)
     for (const word of note.getModifiersByType(Annotation.CATEGORY))
       if (word instanceof Annotation) word.setTextLine((lowest - lowestOf(note)) / stave.getSpacingBetweenLines());
 }
 
-interface LinePlace {
-  readonly staff: Staff;
+/** How a staff is drawn. */
+interface StaffPlace {
+  /** Pixels there are. */
   readonly width: number;
   readonly ink: string;
+  readonly look: StaffLook;
 }
 
-function drawLine(element: HTMLDivElement, line: readonly StaffSign[], { staff, width, ink }: LinePlace): void {
+function drawLine(
+  element: HTMLDivElement,
+  line: readonly StaffSign[],
+  staff: Staff,
+  { width, ink, look }: StaffPlace,
+): void {
+  const size = LOOKS[look];
   element.replaceChildren();
-  const context = new Renderer(element, Renderer.Backends.SVG).resize(width, LINE_HEIGHT).getContext();
+  const context = new Renderer(element, Renderer.Backends.SVG).resize(width, size.height).getContext();
   context.setFillStyle(ink).setStrokeStyle(ink);
-  const notes = line.map((sign) => noteOf(sign, staff.clef));
+  const notes = line.map((sign) => noteOf(sign, staff.clef, size.words));
   const voice = new Voice().setMode(Voice.Mode.SOFT).addTickables(notes);
   const formatter = new Formatter().joinVoices([voice]);
-  const wanted = 110 + line.length * Math.max(LEAST_SIGN, (width - 110) / Math.max(line.length, 12));
+  const room = (width - 2) / size.scale;
+  const wanted = 110 + line.length * Math.max(size.leastSign, (room - 110) / Math.max(line.length, 12));
   // Words may ask for more room than there is: then the line is drawn smaller rather than over the edge.
   const least = 130 + formatter.preCalculateMinTotalWidth([voice]);
-  const staveWidth = Math.max(least, Math.min(width - 2, wanted));
-  const scale = Math.min(1, (width - 2) / staveWidth);
+  const staveWidth = Math.max(least, Math.min(room, wanted));
+  const scale = Math.min(size.scale, (width - 2) / staveWidth);
   context.scale(scale, scale);
-  const stave = new Stave(0, TOP, staveWidth);
+  const stave = new Stave(0, size.top, staveWidth);
   stave.addClef(staff.clef).addKeySignature(staff.signature).setContext(context).draw();
   const tuplets = tupletsOf(line, notes);
   Accidental.applyAccidentals([voice], staff.signature);
   formatter.formatToStave([voice], stave);
-  const beams = Beam.generateBeams(notes, { maintainStemDirections: true });
+  const beams = Beam.generateBeams(notes);
   alignWords(notes, stave);
   voice.draw(context, stave);
+  line.forEach(({ event }, index) => notes[index]?.getSVGElement()?.setAttribute('data-event', String(event)));
   for (const beam of beams) beam.setContext(context).draw();
   for (const tuplet of tuplets) tuplet.setContext(context).draw();
   line.forEach((sign, index) => {
@@ -125,18 +141,16 @@ function drawLine(element: HTMLDivElement, line: readonly StaffSign[], { staff, 
 /**
  * Draws a staff with a well-known engraver into an element. Lines that are as they were are left alone: engraving is the
  * dearest thing on the sheet, and a keystroke changes one of them.
- *
- * @param width pixels there are
  */
-export function drawStaff(element: HTMLDivElement, staff: Staff, width: number, ink: string): void {
-  const { clef, signature } = staff;
+export function drawStaff(element: HTMLDivElement, staff: Staff, place: StaffPlace): void {
+  const { clef, signature, lines } = staff;
   const before = [...element.children].filter((child) => child instanceof HTMLDivElement);
-  for (const gone of before.slice(staff.lines.length)) gone.remove();
-  staff.lines.forEach((line, row) => {
-    const place = before[row] ?? element.appendChild(document.createElement('div'));
-    const look = JSON.stringify([line, clef, signature, width, ink]);
-    if (place.dataset['look'] === look) return;
-    drawLine(place, line, { staff, width, ink });
-    place.dataset['look'] = look;
+  for (const gone of before.slice(lines.length)) gone.remove();
+  lines.forEach((line, row) => {
+    const canvas = before[row] ?? element.appendChild(document.createElement('div'));
+    const drawn = JSON.stringify([line, clef, signature, place]);
+    if (canvas.dataset['drawn'] === drawn) return;
+    drawLine(canvas, line, staff, place);
+    canvas.dataset['drawn'] = drawn;
   });
 }

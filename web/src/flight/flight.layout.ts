@@ -139,8 +139,14 @@ function loadLine(routine: LaidRoutine, x: X, ground: number): string {
   return line()(points) ?? '';
 }
 
+/** Minutes that are marked, as close as their words allow. */
+const TICKS_EVERY = [1, 2, 5, 10, 20, 60];
+const LEAST_ROOM = 52;
+const MOST_TICKS = 9;
+
 function ticksOf(minutes: number, x: X): FlightShapes['ticks'] {
-  const every = minutes > 24 ? 5 : minutes > 8 ? 2 : 1;
+  const fits = (every: number): boolean => x(every * 60) - x(0) >= LEAST_ROOM && minutes / every <= MOST_TICKS;
+  const every = TICKS_EVERY.find(fits) ?? TICKS_EVERY.at(-1) ?? 1;
   return Array.from({ length: Math.floor(minutes / every) + 1 }, (_, index) => ({
     minutes: index * every,
     x: x(index * every * 60),

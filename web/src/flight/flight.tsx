@@ -2,7 +2,7 @@ import { useElementSize } from '@mantine/hooks';
 import type { LaidRoutine, Severity, VoiceFile } from '@soft-lark/core';
 import { memo, useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { clockText } from '../ui/format.ts';
+import { clockText } from '../text/times.ts';
 import { PictureTable } from '../ui/picture-table.tsx';
 import { layFlight, type FlightShapes } from './flight.layout.ts';
 import { writeNote } from '../text/note-names.ts';
@@ -18,7 +18,7 @@ interface FlightProps {
   readonly onChoose: (stepId: string) => void;
 }
 
-const HEIGHT = 286;
+const HEIGHT = 248;
 
 function Ground({ shapes }: { readonly shapes: FlightShapes }): ReactElement {
   const { t } = useTranslation();

@@ -28,8 +28,8 @@ export interface FlightRibbon {
   readonly tunes: readonly string[];
 }
 
-/** Half the width of the soft edge that is painted round a ribbon. */
-const EDGE = 4;
+/** How far a ribbon reaches past its notes. */
+const EDGE = 7;
 
 /** The ribbon of a sung step along the flight; `x` of seconds from its start. */
 export function ribbonOf(step: LaidStep, x: (seconds: number) => number, scale: PitchScale): FlightRibbon | null {

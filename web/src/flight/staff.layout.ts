@@ -18,6 +18,8 @@ export interface StaffSign {
   readonly isTiedOn: boolean;
   readonly glidesOn: boolean;
   readonly syllable: string;
+  /** Index of the event of the pattern it stands for. */
+  readonly event: number;
 }
 
 export interface Staff {
@@ -27,7 +29,8 @@ export interface Staff {
   readonly lines: readonly (readonly StaffSign[])[];
 }
 
-const SIGNS_A_LINE = 16;
+/** So many signs of a long tune stand in one line of a sheet. */
+export const SIGNS_A_LINE = 16;
 /** Below this middle pitch the bass clef is easier to read. */
 const BASS_UNDER = 57;
 
@@ -43,7 +46,9 @@ function keyOf(pattern: Pattern, tonic: number, semitones: number): string {
   return `${letter.toLowerCase()}${plainSigns(accidental)}/${String(octave)}`;
 }
 
-function signsOf(key: string | null, beats: number, syllable: string, glidesOn: boolean): readonly StaffSign[] {
+type PlainSign = Omit<StaffSign, 'event'>;
+
+function signsOf(key: string | null, beats: number, syllable: string, glidesOn: boolean): readonly PlainSign[] {
   const values = noteValues(beats);
   return values.map((value, index) => {
     const isLast = index === values.length - 1;
@@ -58,13 +63,13 @@ function signsOf(key: string | null, beats: number, syllable: string, glidesOn: 
 }
 
 /**
- * Lays a pattern out as staff notation in one key, in lines of at most sixteen signs. A glide is two notes with a stroke
- * between them.
+ * Lays a pattern out as staff notation in one key. A glide is two notes with a stroke between them.
  *
  * @param tonic MIDI note of degree 1
+ * @param signsALine how many signs stand in one line at most
  */
-export function layStaff(pattern: Pattern, tonic: number): Staff {
-  const signs = pattern.events.flatMap((event): readonly StaffSign[] => {
+export function layStaff(pattern: Pattern, tonic: number, signsALine = SIGNS_A_LINE): Staff {
+  const ofEvent = (event: Pattern['events'][number]): readonly PlainSign[] => {
     if (!isSounding(event)) return signsOf(null, event.beats, '', false);
     const syllable = event.continues ? '' : (event.syllable ?? '');
     const from = keyOf(pattern, tonic, event.from);
@@ -73,9 +78,10 @@ export function layStaff(pattern: Pattern, tonic: number): Staff {
       ...signsOf(from, event.beats / 2, syllable, true),
       ...signsOf(keyOf(pattern, tonic, event.to), event.beats / 2, '', false),
     ];
-  });
+  };
+  const signs = pattern.events.flatMap((event, index) => ofEvent(event).map((sign) => ({ ...sign, event: index })));
   const lines: StaffSign[][] = [];
-  for (let from = 0; from < signs.length; from += SIGNS_A_LINE) lines.push(signs.slice(from, from + SIGNS_A_LINE));
+  for (let from = 0; from < signs.length; from += signsALine) lines.push(signs.slice(from, from + signsALine));
   return {
     clef: tonic + (pattern.low + pattern.high) / 2 < BASS_UNDER ? 'bass' : 'treble',
     signature: plainSigns(keyName(signatureTonic(tonic, pattern.mode))),

@@ -1,4 +1,4 @@
-import { WebMidi, type NoteMessageEvent } from 'webmidi';
+import { WebMidi, type ControlChangeMessageEvent, type NoteMessageEvent } from 'webmidi';
 
 export type MidiProblem = 'NOT_HERE' | 'REFUSED' | 'NO_KEYBOARD';
 
@@ -19,6 +19,26 @@ export class MidiError extends Error {
   }
 }
 
+/** Source: MIDI 1.0, controller 64; from the middle on it is down. */
+const SUSTAIN = 64;
+const HALF_DOWN = 64;
+/** House choice: nobody presses twice in so short a time. */
+const ONE_PRESS_MS = 250;
+
+/** Tells of a pedal that goes down, once each time. */
+function pressedOnce(tell: () => void): (isDown: boolean) => void {
+  let wasDown = false;
+  let last = -Infinity;
+  return (isDown) => {
+    const now = performance.now();
+    if (isDown && !wasDown && now - last > ONE_PRESS_MS) {
+      last = now;
+      tell();
+    }
+    wasDown = isDown;
+  };
+}
+
 /** The library closes in its own time; opening it meanwhile would find it half shut. */
 let closing: Promise<unknown> = Promise.resolve();
 
@@ -27,9 +47,14 @@ let closing: Promise<unknown> = Promise.resolve();
  *
  * @param onNote the key that was pressed, MIDI number
  * @param onGone a keyboard was pulled out
+ * @param onPedal its sustain pedal went down; one that sends twice, or trembles on the way, went down once
  * @throws MidiError
  */
-export async function startMidiKeys(onNote: (midi: number) => void, onGone: () => void): Promise<MidiKeys> {
+export async function startMidiKeys(
+  onNote: (midi: number) => void,
+  onGone: () => void,
+  onPedal?: () => void,
+): Promise<MidiKeys> {
   if (!('requestMIDIAccess' in navigator)) throw new MidiError('NOT_HERE');
   await closing;
   try {
@@ -42,10 +67,15 @@ export async function startMidiKeys(onNote: (midi: number) => void, onGone: () =
     await WebMidi.disable();
     throw new MidiError('NO_KEYBOARD');
   }
-  for (const input of inputs)
+  const pedal = pressedOnce(() => onPedal?.());
+  for (const input of inputs) {
     input.addListener('noteon', ({ note }: NoteMessageEvent) => {
       onNote(note.number);
     });
+    input.addListener('controlchange', ({ controller, rawValue = 0 }: ControlChangeMessageEvent) => {
+      if (controller.number === SUSTAIN) pedal(rawValue >= HALF_DOWN);
+    });
+  }
   WebMidi.addListener('disconnected', onGone);
   return {
     names: inputs.map(({ name }) => name),

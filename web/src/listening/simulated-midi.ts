@@ -1,4 +1,7 @@
 const NOTE_ON = 0x90;
+const CONTROL_CHANGE = 0xb0;
+const SUSTAIN = 64;
+const ALL_THE_WAY = 127;
 const USUAL_FORCE = 90;
 
 interface Port extends EventTarget {
@@ -11,6 +14,8 @@ interface Port extends EventTarget {
 export interface SimulatedMidi {
   /** Presses a key, MIDI number. */
   readonly press: (midi: number) => void;
+  /** Presses its pedal and lets it go. */
+  readonly pedal: () => void;
   readonly pullOut: () => void;
 }
 
@@ -41,9 +46,16 @@ export function plugInSimulatedMidi(): SimulatedMidi {
     configurable: true,
     value: () => Promise.resolve(access),
   });
+  const send = (...data: readonly number[]): void => {
+    port.onmidimessage?.({ data: new Uint8Array(data), timeStamp: performance.now() });
+  };
   return {
     press: (midi) => {
-      port.onmidimessage?.({ data: new Uint8Array([NOTE_ON, midi, USUAL_FORCE]), timeStamp: performance.now() });
+      send(NOTE_ON, midi, USUAL_FORCE);
+    },
+    pedal: () => {
+      send(CONTROL_CHANGE, SUSTAIN, ALL_THE_WAY);
+      send(CONTROL_CHANGE, SUSTAIN, 0);
     },
     pullOut: () => {
       access.inputs.clear();

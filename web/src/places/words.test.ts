@@ -1,16 +1,18 @@
 import { shippedExercises, type Exercise } from '@soft-lark/core';
 import type { LessonToday } from '../api/students.queries.ts';
 import { samplesFor } from '../sound/piano.ts';
-import { clockText } from '../ui/format.ts';
+import { clockText } from '../text/times.ts';
 import { noteOf } from '../ui/note-field.tsx';
 import { byStage, readQuestion, searchOver } from './shelf/find-exercises.ts';
 import { addressOf, filtersOf, passes, type ShelfFilters } from './shelf/shelf-filters.ts';
 import { completionsAt } from './shelf/complete-pattern.ts';
 import { fileOf, unreadable, valuesOf } from './students/voice-form.values.ts';
-import { dayState, minutesOfDay } from './today/today-heading.ts';
+import { dayState } from './today/today-heading.ts';
 
-const lesson = (id: string, startsAt: string): LessonToday =>
-  ({ lesson: { id, startsAt, minutes: 30 } }) as unknown as LessonToday;
+const WEDNESDAY = { day: '2026-11-25', timeZone: 'Europe/London' };
+const lesson = (id: string, startsAt: string, weekday = 3): Pick<LessonToday, 'lesson'> => ({
+  lesson: { id, studentId: id, startsAt, weekday, minutes: 30 },
+});
 
 test.each([
   ['before the first', '2026-11-25T14:48:00Z', { nextId: 'a', isNow: false, minutesToNext: 12 }],
@@ -18,12 +20,18 @@ test.each([
   ['between', '2026-11-25T15:45:00Z', { nextId: 'b', isNow: false, minutesToNext: 30 }],
   ['after the last', '2026-11-25T20:00:00Z', { nextId: undefined, isNow: false, minutesToNext: 0 }],
 ])('the day stands %s lesson', (_, now, expected) => {
-  expect(dayState([lesson('a', '15:00'), lesson('b', '16:15')], new Date(now), 'Europe/London')).toEqual(expected);
+  expect(dayState([lesson('a', '15:00'), lesson('b', '16:15')], new Date(now), WEDNESDAY)).toEqual(expected);
+});
+
+test('a lesson of the evening before goes on past midnight', () => {
+  const lessons = [lesson('late', '23:45', 2), lesson('a', '15:00')];
+  const at = (now: string): string | undefined => dayState(lessons, new Date(now), WEDNESDAY).nextId;
+  expect([at('2026-11-25T00:10:00Z'), at('2026-11-25T00:20:00Z')]).toEqual(['late', 'a']);
 });
 
 test('the studio’s own clock decides, not the browser’s', () => {
-  expect(dayState([lesson('a', '15:00')], new Date('2026-11-25T14:30:00Z'), 'Asia/Tokyo').nextId).toBeUndefined();
-  expect(minutesOfDay('15:30')).toBe(930);
+  const tokyo = { day: '2026-11-25', timeZone: 'Asia/Tokyo' };
+  expect(dayState([lesson('a', '15:00')], new Date('2026-11-25T14:30:00Z'), tokyo).nextId).toBeUndefined();
 });
 
 test.each([
@@ -66,6 +74,7 @@ describe('the shelf', () => {
     ['agility', 'five-fast-twice'],
     ['vibrto', 'straight-until-the-last-note'],
     ['nay', 'up-and-down-five'],
+    ['thirds', 'thirds'],
     ['no straw, ease', 'tongue-trill-on-five'],
     ['thin walls bridge', 'ng-sirens'],
     ['SOVT', 'tongue-trill-on-five'],

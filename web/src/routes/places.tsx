@@ -18,11 +18,20 @@ export const places: RouteObject[] = [
     hydrateFallbackElement: <Shape />,
   },
   {
+    ...place('/home/:token', async () => (await import('../places/home/home-place.tsx')).HomePlace),
+    errorElement: <RouteFailure />,
+    hydrateFallbackElement: <Shape />,
+  },
+  {
     element: <SignedInOnly />,
     hydrateFallbackElement: <Shape />,
     errorElement: <RouteFailure />,
     children: [
       place('/sing/:routineId', async () => (await import('../places/piano/piano-place.tsx')).PianoPlace),
+      place(
+        '/routines/:routineId/hand-out',
+        async () => (await import('../places/hand-out/hand-out-place.tsx')).HandOutPlace,
+      ),
       {
         element: <Shell />,
         errorElement: <RouteFailure />,

@@ -4,7 +4,8 @@ import { useEffect, useRef, useState } from 'react';
 import { isSignedOut, mayPass } from '../api/problem.ts';
 import { runQuery, sendRun, type RunDetail } from '../api/runs.queries.ts';
 import { markSignedOut } from '../api/signed-out.ts';
-import { sendable, sentRun, useKeptRuns } from './run-store.ts';
+import { sendHomeRun } from '../api/home.queries.ts';
+import { sendable, sendableFromHome, sentRun, useKeptRuns, type KeptRun } from './run-store.ts';
 
 const TRY_AGAIN_MS = 2500;
 
@@ -17,9 +18,21 @@ async function show(run: RunDetail, queries: QueryClient): Promise<void> {
   await Promise.all(TOLD_OF_RUNS.map((queryKey) => queries.invalidateQueries({ queryKey })));
 }
 
+/** Sends one run where it belongs: by the link it was practised by, or as the teacher’s. */
+async function sendWhereItBelongs(run: KeptRun): Promise<RunDetail | null> {
+  if (run.homeToken === undefined) return sendRun(run.id, sendable(run));
+  await sendHomeRun(run.homeToken, run.id, sendableFromHome(run));
+  return null;
+}
+
+interface RunSenderProps {
+  /** Sends what was practised by this link, and nothing else; left out what was sung in lessons. */
+  readonly homeToken?: string;
+}
+
 /** Sends what is sung to the server, run by run, again and again until it is there. Shows nothing. */
-export function RunSender(): null {
-  const runs = useKeptRuns();
+export function RunSender({ homeToken }: RunSenderProps): null {
+  const runs = useKeptRuns(homeToken);
   const queries = useQueryClient();
   const isBusy = useRef(false);
   const [refused, setRefused] = useState<ReadonlySet<string>>(new Set());
@@ -31,12 +44,12 @@ export function RunSender(): null {
     isBusy.current = true;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const { id, revision, isClosed, endedAt } = next;
-    const sent = sendable(next);
-    sendRun(id, sent)
+    const { sung, sungBefore = 0 } = sendableFromHome(next);
+    sendWhereItBelongs(next)
       .then((run) => {
         isBusy.current = false;
-        sentRun(id, revision, (sent.sungBefore ?? 0) + sent.sung.length);
-        if (isClosed || endedAt !== undefined) void show(run, queries);
+        sentRun(id, revision, sungBefore + sung.length);
+        if (run && (isClosed || endedAt !== undefined)) void show(run, queries);
       })
       .catch((error: unknown) => {
         isBusy.current = false;

@@ -1,14 +1,20 @@
 import { conduct, type Condition, type RunAction, type RunState } from '@soft-lark/core';
-import { useSyncExternalStore } from 'react';
+import { useMemo, useSyncExternalStore } from 'react';
+import type { SentHomeRun } from '../api/home.queries.ts';
 import type { SentRun } from '../api/runs.queries.ts';
 import { isRecord, keepOnDevice, readDevice, readParsed } from '../device/device-store.ts';
 
 /** A run as this device has it. It stays here until the server has all of it. */
 export interface KeptRun {
   readonly id: string;
+  /** Empty on a link: whose run it is the link says. */
   readonly studentId: string;
+  /** The token of the link it is practised by; left out in a lesson. */
+  readonly homeToken?: string;
   readonly routineId: string;
   readonly routineName: string;
+  /** The version it was begun with; later ones change nothing of the run. */
+  readonly routineVersion?: number;
   readonly startedAt: string;
   readonly endedAt?: string;
   readonly conditions: readonly Condition[];
@@ -22,6 +28,8 @@ export interface KeptRun {
   readonly sentRevision: number;
   /** How many of the keys sung the server has. */
   readonly sentKeys?: number;
+  /** The revision in which something that was sent before was changed: older sendings do not count as having it. */
+  readonly changedAt?: number;
 }
 
 const KEY = 'soft-lark.runs';
@@ -72,9 +80,14 @@ function subscribe(listener: () => void): () => void {
   };
 }
 
-/** Runs this device still keeps, in the order they began. */
-export function useKeptRuns(): readonly KeptRun[] {
-  return useSyncExternalStore(subscribe, read);
+/**
+ * Runs this device still keeps, in the order they began.
+ *
+ * @param homeToken those that were practised by this link; left out those of lessons
+ */
+export function useKeptRuns(homeToken?: string): readonly KeptRun[] {
+  const runs = useSyncExternalStore(subscribe, read);
+  return useMemo(() => runs.filter((run) => run.homeToken === homeToken), [runs, homeToken]);
 }
 
 export function keepRun(run: KeptRun): void {
@@ -91,7 +104,14 @@ export function actOnRun(id: string, action: RunAction, now: Date): void {
     const state = conduct(run.state, action);
     if (state === run.state) return run;
     const hasEnded = state.phase === 'finished' && run.endedAt === undefined;
-    return { ...run, state, revision: run.revision + 1, ...(hasEnded && { endedAt: now.toISOString() }) };
+    const revision = run.revision + 1;
+    return {
+      ...run,
+      state,
+      revision,
+      ...changedKeys(state.sung, run, revision),
+      ...(hasEnded && { endedAt: now.toISOString() }),
+    };
   });
 }
 
@@ -104,6 +124,21 @@ export function endRun(id: string, now: Date): void {
     isClosed: true,
     revision: run.revision + 1,
   }));
+}
+
+/** A run that was thrown away is kept here no longer. */
+export function forgetRun(id: string): void {
+  write(read().filter((run) => run.id !== id));
+}
+
+/** A key that was changed after it was left, such as a mark taken back, is sent again with all after it. */
+function changedKeys(
+  sung: KeptRun['state']['sung'],
+  before: KeptRun,
+  revision: number,
+): Pick<KeptRun, 'sentKeys' | 'changedAt'> {
+  const changed = before.state.sung.findIndex((key, index) => sung[index] !== key);
+  return changed === -1 ? {} : { sentKeys: Math.min(before.sentKeys ?? 0, changed), changedAt: revision };
 }
 
 /** What the closing card asked for. */
@@ -128,7 +163,8 @@ function isWholeWith(run: KeptRun, keys: number): boolean {
 export function sentRun(id: string, revision: number, keys: number): void {
   const runs = read().map((run) => {
     if (run.id !== id) return run;
-    const sentKeys = Math.max(run.sentKeys ?? 0, keys);
+    const isOld = revision < (run.changedAt ?? 0);
+    const sentKeys = isOld ? (run.sentKeys ?? 0) : Math.max(run.sentKeys ?? 0, keys);
     // What is left of the keys is as much as another change: it is sent next.
     const isSent = run.revision > revision || isWholeWith(run, sentKeys);
     return { ...run, sentKeys, sentRevision: isSent ? Math.max(run.sentRevision, revision) : run.sentRevision };
@@ -138,12 +174,11 @@ export function sentRun(id: string, revision: number, keys: number): void {
   );
 }
 
-/** A run as the server takes it: with the keys it does not have yet, or the first of them. */
-export function sendable(run: KeptRun): SentRun {
-  const { studentId, routineId, routineName, startedAt, endedAt, conditions, plan, state, ease, note, revision } = run;
+/** A run as the server takes it from a link: with the keys it does not have yet, or the first of them. */
+export function sendableFromHome(run: KeptRun): SentHomeRun {
+  const { routineId, routineName, startedAt, endedAt, conditions, plan, state, ease, note, revision } = run;
   const { sentKeys = 0 } = run;
   return {
-    studentId,
     routineId,
     routineName,
     startedAt,
@@ -158,4 +193,9 @@ export function sendable(run: KeptRun): SentRun {
     note,
     revision,
   };
+}
+
+/** A run of a lesson as the server takes it. */
+export function sendable(run: KeptRun): SentRun {
+  return { studentId: run.studentId, ...sendableFromHome(run) };
 }

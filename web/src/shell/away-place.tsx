@@ -3,7 +3,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useKeptRuns } from '../runs/run-store.ts';
 import { deviceKeys } from '../device/device-store.ts';
-import { momentText } from '../ui/format.ts';
+import { momentText } from '../text/times.ts';
 import { Brand } from './brand.tsx';
 
 const DRAFTS = 'soft-lark.draft.';

@@ -1,4 +1,5 @@
 import { UnstyledButton } from '@mantine/core';
+import { IconSearch } from '@tabler/icons-react';
 import { Spotlight, openSpotlight, type SpotlightActionData } from '@mantine/spotlight';
 import { useQuery } from '@tanstack/react-query';
 import { memo, type ReactElement } from 'react';
@@ -7,7 +8,8 @@ import { useNavigate } from 'react-router';
 import { routinesQuery } from '../api/routines.queries.ts';
 import { shelfQuery } from '../api/shelf.queries.ts';
 import { studentsQuery } from '../api/students.queries.ts';
-import { KeyCap } from '../ui/key-cap.tsx';
+import { KeyFor } from '../ui/key-cap.tsx';
+import { useKeys } from '../ui/use-keys.ts';
 import { useShown } from './use-shown.ts';
 import classes from './shell.module.css';
 
@@ -16,6 +18,7 @@ export const Find = memo(function Find(): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const { mayShow } = useShown();
+  useKeys({ place: 'everywhere', single: { find: openSpotlight } });
   const students = (useQuery(studentsQuery).data ?? []).filter(({ id }) => mayShow(id));
   const routines = (useQuery(routinesQuery()).data ?? []).filter(({ studentId }) => mayShow(studentId));
   const shelf = useQuery(shelfQuery).data;
@@ -37,12 +40,13 @@ export const Find = memo(function Find(): ReactElement {
   ];
   return (
     <>
-      <UnstyledButton className={classes['find'] ?? ''} onClick={openSpotlight}>
-        {t('app.find')} <KeyCap>/</KeyCap>
+      <UnstyledButton className={classes['find'] ?? ''} aria-label={t('app.find')} onClick={openSpotlight}>
+        <IconSearch size={18} aria-hidden />
+        <span>{t('app.find')}</span> <KeyFor place="everywhere" name="find" />
       </UnstyledButton>
       <Spotlight
         actions={actions}
-        shortcut={['/', 'mod + K']}
+        shortcut="mod + K"
         limit={9}
         scrollable
         radius="lg"

@@ -37,8 +37,14 @@ export function Perch(): ReactElement {
         ))}
       </nav>
       {inHand && (
-        <Link to={`/students/${inHand.id}`} className={classes['inHand']}>
-          {t('app.inHand')} <b>{inHand.name}</b> · {t(`voices.${inHand.voice.type}`)}
+        <Link
+          to={`/students/${inHand.id}`}
+          className={classes['inHand']}
+          aria-label={`${t('app.inHand')} ${inHand.name} · ${t(`voices.${inHand.voice.type}`)}`}
+        >
+          <span>{t('app.inHand')} </span>
+          <bdi>{inHand.name}</bdi>
+          <span> · {t(`voices.${inHand.voice.type}`)}</span>
         </Link>
       )}
       <Find />

@@ -1,7 +1,6 @@
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Outlet } from 'react-router';
-import { KeySheet } from '../ui/key-sheet.tsx';
 import { useSharedScreen } from '../ui/shared-screen.ts';
 import { Perch } from './perch.tsx';
 import classes from './shell.module.css';
@@ -30,7 +29,6 @@ export function Shell(): ReactElement {
   return (
     <>
       <Perch />
-      <KeySheet />
       <SharedLine />
       <main id="page" className={classes['page']}>
         <Outlet />

@@ -2,7 +2,7 @@ import { Button, Modal, Stack } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { openDemo, sessionQuery, type Session } from '../api/session.queries.ts';
+import { openDemo, sessionQuery, takeSession, type Session } from '../api/session.queries.ts';
 import { markSignedIn } from '../api/signed-out.ts';
 import { SignInForm } from './sign-in-form.tsx';
 import { FormProblem } from '../ui/form-problem.tsx';
@@ -21,7 +21,7 @@ export function SignInAgain({ opened, onClose }: SignInAgainProps): ReactElement
     markSignedIn();
     // The page belongs to the studio it was opened in; another one begins at its own front door.
     if (before && before.studioId !== session.studioId) window.location.assign('/today');
-    queries.setQueryData(sessionQuery.queryKey, session);
+    takeSession(queries, session);
     void queries.invalidateQueries();
     onClose();
   };

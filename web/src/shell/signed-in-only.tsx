@@ -9,10 +9,12 @@ import { Failure } from '../ui/failure.tsx';
 import { Shape } from '../ui/shape.tsx';
 import { AwayPlace } from './away-place.tsx';
 import { TroubleLines } from './trouble-lines.tsx';
+import { usePlaceTitle } from './use-place-title.ts';
 
 /** Shows what is inside to a signed-in teacher; others are asked to sign in and come back here. */
 export function SignedInOnly(): ReactElement {
   const session = useQuery(sessionQuery);
+  usePlaceTitle();
   const { pathname, search } = useLocation();
   if (session.data) {
     return (

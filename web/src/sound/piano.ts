@@ -1,9 +1,10 @@
-import { frequencyOf, type SoundEvent } from '@soft-lark/core';
+import { frequencyOf, KNOCK_HZ, knockWave, type SoundEvent } from '@soft-lark/core';
 import type * as Tone from 'tone';
 
 /** Every third semitone from C2 to C6; the notes between are tuned from their neighbours. */
 const SAMPLES = Array.from({ length: 17 }, (_, index) => 36 + index * 3);
-const FIRST_DELAY = 0.06;
+/** So much ahead even the first event is on the audio clock in time. */
+const LEAST_DELAY = 0.06;
 const RELEASE_SECONDS = 0.4;
 
 export type PianoState = 'idle' | 'loading' | 'ready' | 'failed';
@@ -16,6 +17,8 @@ const samples = new Map<number, AudioBuffer>();
 /** What sounds or will sound, each already on the audio clock. */
 const sources = new Set<Tone.ToneBufferSource>();
 let waiting = 0;
+let tuning = 440;
+let knock: AudioBuffer | undefined;
 const listeners = new Set<() => void>();
 
 function become(next: PianoState): void {
@@ -23,7 +26,7 @@ function become(next: PianoState): void {
   for (const listener of listeners) listener();
 }
 
-function addressOf(midi: number): string {
+export function soundAddress(midi: number): string {
   return `/sounds/${String(midi)}.mp3`;
 }
 
@@ -42,7 +45,7 @@ function whenIdle(work: () => void): void {
 }
 
 async function addSample(note: number, context: Tone.BaseContext): Promise<void> {
-  const response = await fetch(addressOf(note));
+  const response = await fetch(soundAddress(note));
   if (!response.ok) throw new Error(`Sound ${String(note)} is missing.`);
   samples.set(note, await context.decodeAudioData(await response.arrayBuffer()));
 }
@@ -85,24 +88,32 @@ export async function wakePiano(): Promise<void> {
   await tone?.start();
 }
 
+/** Seconds on the clock that the piano goes by: that of the audio, or of the page while there is none. */
+export function pianoTime(): number {
+  return tone && state === 'ready' ? tone.immediate() : performance.now() / 1000;
+}
+
 /**
  * Plays events from now on, instead of what was playing. All are put on the audio clock at once, so that a busy page delays
  * none. (The library's transport is no help: it skips what stands at its very start when the start, reckoned into its ticks
  * and back, comes out a hair earlier, which is one start in twelve.)
+ *
+ * @param dueAt when they are to begin, by `pianoTime`; what is due in the past begins at once
+ * @returns when they begin
  */
-export function playPiano(events: readonly SoundEvent[], a4 = 440): void {
-  if (!tone || state !== 'ready') return;
-  stopPiano();
+export function playPiano(events: readonly SoundEvent[], dueAt = 0): number {
+  if (!tone || state !== 'ready') return Math.max(dueAt, pianoTime());
   const { ToneBufferSource } = tone;
-  const begin = tone.immediate() + FIRST_DELAY;
+  const begin = Math.max(dueAt, tone.immediate() + LEAST_DELAY);
+  stopPiano(dueAt > 0 ? begin : tone.immediate());
   const notes = [...samples.keys()];
-  for (const { midi, startSeconds, seconds, velocity } of events) {
-    const note = nearestTo(midi, notes);
-    const url = samples.get(note);
+  for (const event of events) {
+    const { startSeconds, seconds, velocity } = event;
+    const { url, playbackRate } = sourceOf(event, notes, tone.getContext());
     if (!url) continue;
     const source = new ToneBufferSource({
       url,
-      playbackRate: frequencyOf(midi, a4) / frequencyOf(note),
+      playbackRate,
       fadeOut: RELEASE_SECONDS,
       curve: 'exponential',
       onended: () => sources.delete(source),
@@ -110,11 +121,38 @@ export function playPiano(events: readonly SoundEvent[], a4 = 440): void {
     sources.add(source);
     source.start(begin + startSeconds, 0, seconds, velocity);
   }
+  return begin;
 }
 
-/** Silences what sounds, and what is yet to come. */
-export function stopPiano(): void {
-  for (const source of sources) source.stop(tone?.immediate());
+/** What sounds from now on is tuned so. @param a4 Hz, 380–480 */
+export function tunePiano(a4: number): void {
+  tuning = a4;
+}
+
+function knockIn(context: Tone.BaseContext): AudioBuffer {
+  const wave = knockWave(context.sampleRate);
+  const buffer = context.createBuffer(1, wave.length, context.sampleRate);
+  buffer.getChannelData(0).set(wave);
+  return buffer;
+}
+
+/** What is played for an event, and how fast, so that it has the pitch that is wanted. */
+function sourceOf(
+  { role, midi }: SoundEvent,
+  notes: readonly number[],
+  context: Tone.BaseContext,
+): { readonly url: AudioBuffer | undefined; readonly playbackRate: number } {
+  if (role === 'click') {
+    knock ??= knockIn(context);
+    return { url: knock, playbackRate: frequencyOf(midi) / KNOCK_HZ };
+  }
+  const note = nearestTo(midi, notes);
+  return { url: samples.get(note), playbackRate: frequencyOf(midi, tuning) / frequencyOf(note) };
+}
+
+/** Silences what sounds, and what is yet to come; at once where no time is said. */
+export function stopPiano(at = tone?.immediate()): void {
+  for (const source of sources) source.stop(at);
   sources.clear();
 }
 

@@ -1,5 +1,5 @@
 import type { Opening } from '../workers/files.ts';
-import { openBytes, written } from '../workers/read-files.ts';
+import { openBytes, written, writtenBook } from '../workers/read-files.ts';
 
 export type { OpenedFile } from '../workers/read-files.ts';
 
@@ -11,4 +11,9 @@ export function openFile(bytes: Uint8Array, onProgress: (share: number) => void)
 /** Writes a melody, in the page. */
 export function writeMelody(...given: Parameters<typeof written>): Promise<ReturnType<typeof written>> {
   return Promise.resolve(written(...given));
+}
+
+/** Writes a routine out in notes, in the page. */
+export function writeBook(...given: Parameters<typeof writtenBook>): Promise<string> {
+  return Promise.resolve(writtenBook(...given));
 }

@@ -1,3 +1,4 @@
+import { ReadableStream as NodeStream } from 'node:stream/web';
 import '@testing-library/jest-dom';
 import { notifications } from '@mantine/notifications';
 import { closeSpotlight } from '@mantine/spotlight';
@@ -38,7 +39,26 @@ Blob.prototype.arrayBuffer = function arrayBuffer() {
     reader.readAsArrayBuffer(this);
   });
 };
+Blob.prototype.stream = function stream() {
+  const stream = new NodeStream<Uint8Array<ArrayBuffer>>({
+    start: async (pieces) => {
+      pieces.enqueue(new Uint8Array(await this.arrayBuffer()));
+      pieces.close();
+    },
+  });
+  return stream as ReadableStream<Uint8Array<ArrayBuffer>>;
+};
 Element.prototype.scrollIntoView = () => undefined;
+
+/** The labels of a field by its name and its place: jsdom looks through the whole page for each of them. */
+function labelsOf(this: HTMLElement): HTMLLabelElement[] {
+  const named = this.id === '' ? [] : document.querySelectorAll<HTMLLabelElement>(`label[for=${CSS.escape(this.id)}]`);
+  const around = this.closest('label');
+  return [...named, ...(around && !around.htmlFor ? [around] : [])];
+}
+for (const field of [HTMLInputElement, HTMLTextAreaElement, HTMLSelectElement, HTMLButtonElement])
+  Object.defineProperty(field.prototype, 'labels', { get: labelsOf });
+
 window.scrollTo = () => undefined;
 
 globalThis.fetch = fetchFromFake;
@@ -49,9 +69,10 @@ function wordsOf(body: HTMLElement): string {
   return copy.textContent;
 }
 
-jest.setTimeout(20_000);
+// These limits only end what hangs: on a machine half as fast a page read for the first time takes its time.
+jest.setTimeout(120_000);
 configure({
-  asyncUtilTimeout: 3000,
+  asyncUtilTimeout: 20_000,
   getElementError: (message) => new Error(`${message?.split('\n')[0] ?? ''}\nThe page says: ${wordsOf(document.body)}`),
 });
 

@@ -53,7 +53,8 @@ export function fakeApi(first: Answers): FakeApi {
   current = async (request) => {
     const { pathname, search } = new URL(request.url);
     const text = await request.text();
-    const body: unknown = text === '' ? undefined : JSON.parse(text);
+    const isJson = request.headers.get('content-type')?.includes('json') ?? false;
+    const body: unknown = text === '' ? undefined : isJson ? JSON.parse(text) : text;
     const what = `${request.method} ${pathname}`;
     if (request.method !== 'GET') sent.push({ what, body });
     const key = [`${what}${search}`, what, `${what.slice(0, what.lastIndexOf('/') + 1)}*`].find(

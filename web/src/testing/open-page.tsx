@@ -68,7 +68,10 @@ export function draw(element: ReactElement, answers: Answers = {}): OpenedPage {
 
 /** Puts a text into a field in one go, as a paste does: a form of sixty fields is drawn once, not once a letter. */
 export async function fill({ user }: Pick<OpenedPage, 'user'>, field: HTMLElement, text: string): Promise<void> {
-  await user.clear(field);
   await user.click(field);
-  await user.paste(text);
+  if (text === '') await user.clear(field);
+  else {
+    (field as HTMLInputElement | HTMLTextAreaElement).select();
+    await user.paste(text);
+  }
 }

@@ -15,6 +15,7 @@ export function session(change: Partial<Schemas['SessionDto']> = {}): Schemas['S
   return {
     studioId: '01920000-0000-7000-8000-0000000000ff',
     name: 'Ida Tern',
+    email: 'ida@example.org',
     studioName: 'Tern Lock',
     timeZone: 'Europe/London',
     isDemo: false,
@@ -23,6 +24,8 @@ export function session(change: Partial<Schemas['SessionDto']> = {}): Schemas['S
     noteNaming: { scheme: 'scientific', spelling: 'usual', middleDo: 4 },
     readyQuestions: [],
     ownOverlays: [],
+    clock: '24',
+    usualMinutes: 10,
     fixedNow: '2026-11-25T15:18:00Z',
     today: '2026-11-25',
     ...change,
@@ -30,7 +33,7 @@ export function session(change: Partial<Schemas['SessionDto']> = {}): Schemas['S
 }
 
 export function studio(change: Partial<Schemas['StudioDto']> = {}): Schemas['StudioDto'] {
-  const { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays } = session();
+  const { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, clock, usualMinutes } = session();
   return {
     name: 'Tern Lock',
     timeZone,
@@ -39,6 +42,8 @@ export function studio(change: Partial<Schemas['StudioDto']> = {}): Schemas['Stu
     noteNaming,
     readyQuestions,
     ownOverlays,
+    clock,
+    usualMinutes,
     version: 1,
     ...change,
   };
@@ -90,6 +95,7 @@ export function studentToday(change: Partial<Schemas['StudentTodayDto']> = {}): 
     student: student(),
     conditions: [],
     routine: routine(),
+    practised: null,
     lastRun: null,
     lock: null,
     breathOff: false,
@@ -118,6 +124,7 @@ export function runSummary(change: Partial<Schemas['RunSummaryDto']> = {}): Sche
     routineName: 'Warm-up',
     startedAt: '2026-11-18T15:32:00Z',
     endedAt: '2026-11-18T15:41:00Z',
+    atHome: false,
     conditions: [],
     ease: 4,
     note: '',
@@ -140,7 +147,8 @@ export function usualAnswers(): Answers {
     'GET /api/exercises': shelf,
     'GET /api/students': [student()],
     [`GET /api/students/${STUDENT}/today`]: today,
-    [`GET /api/students/${STUDENT}/history`]: { stuck: [], ease: [], results: [], lastSung: [] },
+    [`GET /api/students/${STUDENT}/progress`]: { ranges: [], weeks: [], stages: [], stoodStill: [], notes: [] },
+    [`GET /api/students/${STUDENT}/history`]: { stuck: [], ease: [], results: [], lastSung: [], runsOf: [] },
     [`GET /api/students/${STUDENT}/range-checks`]: [],
     [`GET /api/students/${STUDENT}/locks`]: [],
     [`GET /api/students/${STUDENT}/belt-evidence`]: { ceiling: null, easyDays: [], hardDays: [], isEnough: false },

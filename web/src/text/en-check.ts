@@ -39,6 +39,8 @@ export const check = {
   },
   legOver: { down: 'That is the lowest', up: 'That is the highest' },
   reviewText: 'Correct what is off. Nothing is written before you say so.',
+  simulated: 'These notes were sung by the simulated singer, not by {{name}}.',
+  simulatedSure: 'Write them into the voice file all the same',
   range: 'Range',
   fields: {
     speakingNote: 'Speaking note',

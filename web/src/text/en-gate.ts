@@ -1,12 +1,21 @@
 /** Words of the gate and of a stop: short, plain, calm. They screen and refer; they name no illness. */
 export const gate = {
   more: 'Also today',
+  waits: 'Begin waits for the three answers.',
+  topWas: 'top {{was}} → {{is}}',
+  lengthWas: '{{was}} → {{is}}',
   heavyUse: 'much talking or singing in the last two days',
   withinDays_one: 'performs within a day',
   withinDays_other: 'performs within {{count}} days',
   withinHours: 'performs within {{count}} hours',
   alarm: 'Something else is wrong',
   signs: 'Does any of this apply?',
+  signGroups: { now: 'Right now', today: 'Today', long: 'For some time' },
+  signGroupHints: {
+    now: 'breathing, blood, swallowing, a blow, faint',
+    today: 'whisper only, fever, cough, a procedure',
+    long: 'hoarse for weeks, lost top, a lump, tremor',
+  },
   noneOf: 'None of these',
   signsDone: 'That is all of it',
   recovery: 'Coming back from an illness?',

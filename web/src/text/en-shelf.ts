@@ -2,6 +2,17 @@
 export const shelf = {
   heading_one: 'One exercise',
   heading_other: '{{count}} exercises',
+  yours: 'yours',
+  silent: 'without notes',
+  silentHint: 'A bar in place of a tune: breath, body or spoken work. It has no keys, only time.',
+  heads: {
+    shape: 'Shape',
+    name: 'Exercise',
+    sungOn: 'Sung on',
+    load: 'Load and span',
+    today: 'Today',
+    time: 'Time',
+  },
   search: 'Search: a name, a syllable, a goal, “no straw” …',
   all: 'all stages',
   for: 'for {{name}} today',
@@ -37,7 +48,7 @@ export const shelf = {
   load: 'load {{load}}',
   upTo: 'to',
   nothing: 'Nothing on the shelf fits. Try fewer letters, or fewer filters.',
-  staff: 'Staff notation of {{pattern}}',
+  staff: 'Staff notation of {{pattern}}, from {{note}}',
   headers: { name: 'Exercise' },
   filters: {
     more: 'More filters',
@@ -212,6 +223,7 @@ export const shelf = {
     expected: 'Expected {{what}}.',
     unread: 'The pattern cannot be read yet.',
     hear: 'Hear it',
+    stop: 'Stop',
     edit: 'Change it',
     done: 'Show it',
     own: 'your own',
@@ -274,6 +286,7 @@ export const shelf = {
     all: 'all',
     place: {
       name: 'Name',
+      noName: 'Give it a name: it stands in every list.',
       shortName: 'Short name',
       stage: 'Stage',
       level: 'Level',

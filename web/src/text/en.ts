@@ -3,12 +3,17 @@ import { cautions } from './en-cautions.ts';
 import { check } from './en-check.ts';
 import { gate } from './en-gate.ts';
 import { groups } from './en-groups.ts';
+import { handOut } from './en-hand-out.ts';
+import { home } from './en-home.ts';
 import { keySheet } from './en-keys.ts';
 import { course } from './en-course.ts';
 import { piano } from './en-piano.ts';
+import { sound } from './en-sound.ts';
+import { ruleNames } from './en-rules.ts';
 import { approach, settings } from './en-settings.ts';
 import { shelf } from './en-shelf.ts';
 import { students } from './en-students.ts';
+import { terms } from './en-terms.ts';
 
 /** Everything the interface says, in English. Names of notes, exercises and rules come from the core and the shelf. */
 export const en = {
@@ -27,7 +32,7 @@ export const en = {
     exerciseHint: 'exercise',
     account: 'Account',
     signOut: 'Sign out',
-    about: 'About and credits',
+    about: 'About, words and credits',
     dark: 'Dim room',
     light: 'Bright room',
     asTable: 'as a table',
@@ -65,13 +70,12 @@ export const en = {
     code: 'A recovery code',
     recover: 'Set a new password and open',
     lead: 'Warm-ups worked out for one voice, on one day, in the minutes there are.',
-    points: [
-      'Every start, key and second computed for this voice.',
-      'Limits that say why.',
-      'What was really sung, kept for next week.',
-    ],
+    picture:
+      'A bench: ten minutes for one voice as they rise and fall, the order of seven exercises, and the figures of one.',
     demo: 'Open the demo studio',
-    demoNote: 'Tern Lock: nine made-up students, twelve weeks of lessons. Nothing to fill in.',
+    demoNote: 'Tern Lock: nine made-up students with lessons behind them. Nothing to fill in.',
+    signUpNote: 'Yours alone. From here to the first warm-up in a minute and a half.',
+    asked: { 'sign-in': 'Sign in', 'sign-up': 'A studio of your own', lost: 'A lost password' },
     signIn: 'Sign in',
     signUp: 'New studio',
     email: 'E-mail',
@@ -119,7 +123,7 @@ export const en = {
     jazz: 'jazz',
     folk: 'folk',
     choral: 'choral',
-    heavy: 'heavy',
+    heavy: 'metal',
     gospel: 'gospel',
     rock: 'rock',
     rnb: 'R&B',
@@ -164,9 +168,16 @@ export const en = {
     heading_other: '{{weekday}}, {{number}} lessons',
     next_one: 'next in {{count}} minute',
     next_other: 'next in {{count}} minutes',
+    nextHours: 'next in {{count}} h',
     now: 'lesson going on now',
     over: 'all sung for today',
     unplanned: 'Someone unplanned',
+    whoIsThere: 'Who is at the door?',
+    justStart: 'Just start',
+    practised_one: 'Practised once at home',
+    practised_other: 'Practised {{count}} times at home',
+    thenDrafted: 'A routine is drafted for whoever is chosen.',
+    nobodyNamed: 'Nobody is called that.',
     minutes: '{{count}} min',
     sing: 'Sing it',
     build: 'Draft one',
@@ -190,17 +201,37 @@ export const en = {
     },
     emptyTitle: 'No lessons today',
     emptyText: 'Lessons are weekly. Give a student one on their page, or take someone in hand now.',
-    emptyNew: 'Your studio is open. Add the first student; it takes less than a minute.',
-    addStudent: 'Add a student',
+    first: {
+      title: 'To the first warm-up',
+      student: { title: 'A student', text: 'A name and a voice type are enough.', act: 'Add a student' },
+      range: {
+        title: 'How far the voice goes',
+        text: 'Measured at the piano in two minutes. Until then the usual range of the voice type stands in.',
+        act: 'Measure it',
+      },
+      routine: {
+        title: 'A warm-up',
+        text: 'Drafted for this voice, with every key and every second. You change what you like.',
+      },
+    },
+    lineForToday: 'For today: {{line}}',
+    short: '{{time}} short.',
+    fill: 'Fill them',
+    chooseRoutine: 'Another routine of {{name}}',
+    zone: 'times of {{zone}}',
     goOn: 'A run of {{student}} was broken off: {{routine}}, {{when}}.',
     goOnButton: 'Go on',
     endIt: 'End it here',
   },
+  ruleNames,
   students,
   shelf,
   bench,
   course,
   piano,
+  home,
+  handOut,
+  sound,
   log: {
     locks: {
       title: 'Locks of the gate',
@@ -227,23 +258,28 @@ export const en = {
       note: 'Note',
     },
     keysOf: '{{sung}} of {{planned}}',
+    keysOver: '{{sung}}, {{over}} more than planned',
     open: 'not ended',
     planned: 'planned',
     sung: 'sung',
     skipped: 'skipped',
     help: 'help',
     worked: 'worked best',
+    atHome: 'at home',
     noKeys: 'no keys',
+    notPlanned: 'not in the plan',
     back: 'The log',
     tempo: '{{tempo}} bpm',
     resistance: 'resistance {{resistance}} of 4',
     easeOf: 'ease {{ease}} of 5',
-    sungAs: 'that day: {{conditions}}',
+    sungAs: 'at the gate: {{conditions}}',
+    took: '{{took}} at the piano, {{planned}} planned',
     chartNeedsTwo: 'A picture needs two runs.',
   },
   about: {
     heading: 'About Soft Lark',
     text: 'Soft Lark measures, counts, schedules and remembers; the teacher keeps the ear and the last word. It screens, limits and refers. It does not diagnose, treat or promise. Local rules on work with minors and on health data, and licensed practice, come first.',
+    words: 'The words used here',
     credits: 'Credits',
     piano: 'Piano: samples by Alexander Holm, CC BY 3.0, in a package under MIT.',
     fonts: 'Type: Fraunces, Atkinson Hyperlegible Next and Noto Sans Symbols, all under the SIL Open Font License.',
@@ -257,5 +293,6 @@ export const en = {
   groups,
   keySheet,
   settings,
+  terms,
   errors: { BAD_NOTE: 'Not a note.' },
 } as const;

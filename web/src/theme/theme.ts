@@ -3,6 +3,7 @@ import {
   Autocomplete,
   Button,
   createTheme,
+  Menu,
   Modal,
   MultiSelect,
   Select,
@@ -134,10 +135,21 @@ export const themeWith = (words: { readonly close: string }): MantineThemeOverri
       Modal: Modal.extend({
         defaultProps: {
           centered: true,
+          // The library makes a header of it, which would be a second banner of the page.
+          attributes: { header: { role: 'presentation' } },
           radius: 'lg',
           closeButtonProps: { 'aria-label': words.close },
           overlayProps: { backgroundOpacity: 0.35 },
-          transitionProps: { duration: 120 },
+          // Gone at once when it is closed: a key pressed right after is meant for the page.
+          transitionProps: { duration: 120, exitDuration: 0 },
+        },
+      }),
+      // In place, so that a menu belongs to the landmark it is opened in.
+      Menu: Menu.extend({
+        defaultProps: {
+          withinPortal: false,
+          withInitialFocusPlaceholder: false,
+          transitionProps: { duration: 120, exitDuration: 0 },
         },
       }),
       Tabs: Tabs.extend({ defaultProps: { color: 'plum' } }),
@@ -164,6 +176,9 @@ export const tokensToMantine: CSSVariablesResolver = () => {
     '--mantine-color-disabled': 'transparent',
     '--mantine-color-disabled-color': 'var(--soft)',
     '--mantine-color-disabled-border': 'var(--line)',
+    // What is not chosen of a row of choices, in light and dark.
+    '--mantine-color-gray-7': 'var(--soft)',
+    '--mantine-color-dark-1': 'var(--soft)',
     '--mantine-color-gray-light-hover': 'var(--mist)',
     '--mantine-color-gray-light-color': 'var(--soft)',
   };

@@ -18,6 +18,7 @@ test('the bench offers a fifth condition, sends it, and lowers the ceiling by it
     [`PUT /api/students/${STUDENT}/condition`]: {},
   });
   await page.user.click(await screen.findByRole('button', { name: /Thirds.*\d:\d\d$/ }));
+  await page.user.click(screen.getByRole('tab', { name: 'Limits' }));
   expect(screen.getByRole('heading', { name: 'Why E♭5 is the top today' })).toBeVisible();
   const stormy: Condition = 'stormy' as Condition;
   await page.user.click(screen.getByRole('button', { name: new RegExp(stormy, 'i') }));

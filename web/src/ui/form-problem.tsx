@@ -1,13 +1,15 @@
 import { Text } from '@mantine/core';
+import { SoftLarkError } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { ApiProblem } from '../api/problem.ts';
 
 /** Why a form was not taken, under its fields. */
 export function FormProblem({ error }: { readonly error: Error | null }): ReactElement | null {
   if (!error) return null;
+  const remedy = error instanceof ApiProblem || error instanceof SoftLarkError ? error.remedy : '';
   return (
     <Text size="sm" c="var(--brick-text)" role="alert">
-      {error.message} {error instanceof ApiProblem ? error.remedy : ''}
+      {error.message} {remedy}
     </Text>
   );
 }

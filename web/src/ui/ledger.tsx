@@ -1,13 +1,32 @@
 import { whatWouldChange, type LedgerEntry, type LimitContext, type Limits } from '@soft-lark/core';
 import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { dayText } from './format.ts';
+import { dayText } from '../text/times.ts';
+import type { TermName } from '../text/en-terms.ts';
 import { writeNote } from '../text/note-names.ts';
+import { Term } from './term.tsx';
 import classes from './ledger.module.css';
 
 function effectText({ effect }: LedgerEntry): string {
   if ('cap' in effect) return '';
   return effect.delta > 0 ? `+${String(effect.delta)}` : `−${String(-effect.delta)}`;
+}
+
+/** Rules whose name is a term of the trade. */
+const TERMS: Partial<Record<LedgerEntry['rule'], TermName>> = {
+  margin: 'margin',
+  belt: 'belt',
+  gentle: 'gentle',
+  extension: 'extension',
+  modest: 'modest',
+  opening: 'modest',
+  grit: 'grit',
+  reach: 'reach',
+};
+
+function Label({ entry: { rule, label } }: { readonly entry: LedgerEntry }): ReactElement {
+  const term = TERMS[rule];
+  return term ? <Term name={term}>{label}</Term> : <>{label}</>;
 }
 
 function Lines({ entries }: { readonly entries: readonly LedgerEntry[] }): ReactElement {
@@ -16,7 +35,7 @@ function Lines({ entries }: { readonly entries: readonly LedgerEntry[] }): React
       {entries.map((entry, index) => (
         <li key={`${entry.rule}-${String(index)}`} title={entry.source} data-last={index === entries.length - 1}>
           <span>
-            {entry.label}
+            <Label entry={entry} />
             {entry.date && ` ${dayText(entry.date)}`}
           </span>
           <span className={classes['delta']}>{effectText(entry)}</span>

@@ -17,6 +17,9 @@ export function noteOf(text: string): NoteValue {
   }
 }
 
+/** Every voice has it, and it shows how black keys are written. */
+const SHOWN = 58;
+
 interface NoteFieldProps {
   readonly label: string;
   /** Its name where the label stands elsewhere, as in a table. */
@@ -25,10 +28,20 @@ interface NoteFieldProps {
   readonly onChange: (value: NoteValue) => void;
   readonly error?: string;
   readonly required?: boolean;
+  /** What holds while nothing is written. */
+  readonly hint?: string;
 }
 
 /** A field for one note by its name, such as B♭3. What is being typed stands as typed until it is a note and the field is left. */
-export function NoteField({ label, name, value, onChange, error, required = false }: NoteFieldProps): ReactElement {
+export function NoteField({
+  label,
+  name,
+  value,
+  onChange,
+  error,
+  required = false,
+  hint,
+}: NoteFieldProps): ReactElement {
   const { t } = useTranslation();
   const [draft, setDraft] = useState<string>();
   const isUnreadable = draft !== undefined && noteOf(draft) === null;
@@ -36,7 +49,7 @@ export function NoteField({ label, name, value, onChange, error, required = fals
     <TextInput
       label={label}
       aria-label={name}
-      placeholder={t('students.noteHint')}
+      placeholder={hint ?? t('students.noteHint', { note: writeNote(SHOWN) })}
       value={draft ?? (typeof value === 'number' ? writeNote(value) : '')}
       required={required}
       error={isUnreadable ? t('students.badNote') : error}

@@ -61,7 +61,7 @@ export function RangeEditor({ changes, below, onChange, names = RANGE_NAMES }: R
           {PARTS.map(({ part, word }) => (
             <Table.Th key={part}>{t(`settings.ranges.parts.${word}`)}</Table.Th>
           ))}
-          <Table.Th />
+          <Table.Td />
         </Table.Tr>
       </Table.Thead>
       <Table.Tbody>

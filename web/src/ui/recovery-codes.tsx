@@ -1,6 +1,7 @@
 import { Button, CopyButton, Group } from '@mantine/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { saveFile } from './save-file.ts';
 import classes from './ui.module.css';
 
 /** Recovery codes, shown this one time, to be written down. */
@@ -21,6 +22,14 @@ export function RecoveryCodes({ codes }: { readonly codes: readonly string[] }):
             </Button>
           )}
         </CopyButton>
+        <Button
+          size="sm"
+          onClick={() => {
+            saveFile(t('settings.account.codesFile'), `${codes.join('\n')}\n`, 'text/plain');
+          }}
+        >
+          {t('settings.account.asFile')}
+        </Button>
       </Group>
     </>
   );

@@ -2,7 +2,7 @@ import type { Exercise, StepResult } from '@soft-lark/core';
 import { useTranslation } from 'react-i18next';
 import type { Schemas } from '../api/client.ts';
 import { writeNote } from '../text/note-names.ts';
-import { clockText } from './format.ts';
+import { clockText } from '../text/times.ts';
 
 /** How far a sung exercise came when it was last sung: its keys, its top, its tempo, and the furthest of its manners. */
 export function useLastSungWords(): (last: Schemas['LastSungDto'], exercise: Exercise | undefined) => string {

@@ -1,10 +1,10 @@
-import { Button, NumberInput, Table } from '@mantine/core';
+import { Button, NumberInput } from '@mantine/core';
 import { RULE_ROWS, ruleFigure, type RuleChanges, type RuleGroup, type RuleRow, type RuleTable } from '@soft-lark/core';
-import { Fragment, type ReactElement } from 'react';
+import { useId, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from './note-field.tsx';
 import { writeNote } from '../text/note-names.ts';
-import classes from './ui.module.css';
+import classes from './rule-editor.module.css';
 
 interface RuleEditorProps {
   /** Figures set here, over the table below. */
@@ -14,26 +14,39 @@ interface RuleEditorProps {
   readonly onChange: (changes: RuleChanges) => void;
 }
 
-function RuleField({ row, value, onSet }: RuleFieldProps): ReactElement {
-  if (row.unit === 'note') {
+interface RuleFieldProps {
+  readonly row: RuleRow;
+  readonly value: number;
+  readonly onSet: (value: number) => void;
+}
+
+/** A figure out of bounds stays as typed and says so. */
+function RuleField({ row: { unit, label, min, max }, value, onSet }: RuleFieldProps): ReactElement {
+  const { t } = useTranslation();
+  if (unit === 'note') {
     return (
       <NoteField
         label=""
-        name={row.label}
+        name={label}
         value={value}
         onChange={(note) => {
           if (typeof note === 'number') onSet(note);
         }}
+        {...((value < min || value > max) && {
+          error: t('settings.rules.between', { min: writeNote(min), max: writeNote(max) }),
+        })}
       />
     );
   }
   return (
     <NumberInput
       size="sm"
-      aria-label={row.label}
+      aria-label={label}
       value={value}
-      step={row.unit === 'share' ? 0.05 : 1}
-      decimalScale={row.unit === 'share' ? 2 : 0}
+      step={unit === 'share' ? 0.05 : 1}
+      decimalScale={unit === 'share' ? 2 : 0}
+      clampBehavior="none"
+      error={value < min || value > max ? t('settings.rules.between', { min, max }) : undefined}
       onChange={(typed) => {
         if (typeof typed === 'number') onSet(typed);
       }}
@@ -41,78 +54,73 @@ function RuleField({ row, value, onSet }: RuleFieldProps): ReactElement {
   );
 }
 
-interface RuleFieldProps {
-  readonly row: RuleRow;
-  readonly value: number;
-  readonly onSet: (value: number) => void;
+function figureText(row: RuleRow, figure: number): string {
+  return row.unit === 'note' ? writeNote(figure) : String(Math.round(figure * 100) / 100);
 }
 
-function groupOf(row: RuleRow | undefined): RuleGroup | undefined {
-  return row?.path.split('.')[0] as RuleGroup | undefined;
+const groupOf = ({ path }: RuleRow): RuleGroup => path.split('.')[0] as RuleGroup;
+const GROUPS = [...new Set(RULE_ROWS.map(groupOf))];
+
+function RuleLine({ row, changes, below, onChange }: RuleEditorProps & { readonly row: RuleRow }): ReactElement {
+  const { t } = useTranslation();
+  const usual = ruleFigure(below, row.path);
+  const own = changes[row.path];
+  return (
+    <li data-own={own !== undefined}>
+      <span>{row.label}</span>
+      <RuleField
+        row={row}
+        value={own ?? usual}
+        onSet={(value) => {
+          onChange({ ...changes, [row.path]: value });
+        }}
+      />
+      <small>{t(`settings.units.${row.unit}`)}</small>
+      <small>{below.changed?.[row.path] ?? row.source ?? below.source}</small>
+      {own !== undefined && (
+        <Button
+          size="xs"
+          variant="subtle"
+          onClick={() => {
+            const { [row.path]: dropped, ...rest } = changes;
+            if (dropped !== undefined) onChange(rest);
+          }}
+        >
+          {t('settings.rules.back', { figure: figureText(row, usual) })}
+        </Button>
+      )}
+    </li>
+  );
 }
 
 /** The rule table: every figure with what it was before, its source, and a way back to the reference. */
-export function RuleEditor({ changes, below, onChange }: RuleEditorProps): ReactElement {
+export function RuleEditor(props: RuleEditorProps): ReactElement {
   const { t } = useTranslation();
+  const id = useId();
+  const { changes } = props;
+  const countOf = (group: RuleGroup): number =>
+    RULE_ROWS.filter((row) => groupOf(row) === group && changes[row.path] !== undefined).length;
   return (
-    <Table className={classes['rules'] ?? ''} verticalSpacing={6}>
-      <Table.Thead>
-        <Table.Tr>
-          {(['rule', 'figure', 'unit', 'source'] as const).map((name) => (
-            <Table.Th key={name}>{t(`settings.rules.${name}`)}</Table.Th>
-          ))}
-          <Table.Th />
-        </Table.Tr>
-      </Table.Thead>
-      <Table.Tbody>
-        {RULE_ROWS.map((row, index) => {
-          const usual = ruleFigure(below, row.path);
-          const own = changes[row.path];
-          const group = groupOf(row);
-          const isFirst = index === 0 || groupOf(RULE_ROWS[index - 1]) !== group;
-          return (
-            <Fragment key={row.path}>
-              {isFirst && group && (
-                <Table.Tr>
-                  <Table.Td colSpan={5} className={classes['ruleGroup'] ?? ''}>
-                    {t(`settings.groups.${group}`)}
-                  </Table.Td>
-                </Table.Tr>
-              )}
-              <Table.Tr data-own={own !== undefined}>
-                <Table.Td>{row.label}</Table.Td>
-                <Table.Td w={110}>
-                  <RuleField
-                    row={row}
-                    value={own ?? usual}
-                    onSet={(value) => {
-                      onChange({ ...changes, [row.path]: value });
-                    }}
-                  />
-                </Table.Td>
-                <Table.Td>{t(`settings.units.${row.unit}`)}</Table.Td>
-                <Table.Td>{below.changed?.[row.path] ?? row.source ?? below.source}</Table.Td>
-                <Table.Td w={210}>
-                  {own !== undefined && (
-                    <Button
-                      size="xs"
-                      variant="subtle"
-                      onClick={() => {
-                        const { [row.path]: dropped, ...rest } = changes;
-                        if (dropped !== undefined) onChange(rest);
-                      }}
-                    >
-                      {t('settings.rules.back', {
-                        figure: row.unit === 'note' ? writeNote(usual) : String(Math.round(usual * 100) / 100),
-                      })}
-                    </Button>
-                  )}
-                </Table.Td>
-              </Table.Tr>
-            </Fragment>
-          );
-        })}
-      </Table.Tbody>
-    </Table>
+    <div className={classes['rules']}>
+      <nav aria-label={t('settings.rules.jump')}>
+        {GROUPS.map((group) => (
+          <a key={group} href={`#${id}${group}`}>
+            {t(`settings.groups.${group}`)} {countOf(group) > 0 && <small>{countOf(group)}</small>}
+          </a>
+        ))}
+      </nav>
+      <div>
+        {GROUPS.map((group) => (
+          <section key={group} aria-labelledby={`${id}${group}`}>
+            <h2 id={`${id}${group}`}>{t(`settings.groups.${group}`)}</h2>
+            <ul>
+              {RULE_ROWS.filter((row) => groupOf(row) === group).map((row) => (
+                <RuleLine key={row.path} row={row} {...props} />
+              ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+    </div>
   );
 }

@@ -1,4 +1,4 @@
-import type { Melody } from '@soft-lark/core';
+import type { Melody, WrittenStep } from '@soft-lark/core';
 import { proxy, wrap } from 'comlink';
 import type { FilesWorker } from './files.worker.ts';
 import type { OpenedFile } from './read-files.ts';
@@ -45,6 +45,20 @@ export async function writeMelody(format: 'musicxml' | 'abc' | 'midi', melody: M
   const worker = start();
   try {
     return await wrap<FilesWorker>(worker).write(format, melody);
+  } finally {
+    worker.terminate();
+  }
+}
+
+/** Writes a routine out in notes, beside the page. */
+export async function writeBook(
+  format: 'musicxml' | 'abc',
+  title: string,
+  steps: readonly WrittenStep[],
+): Promise<string> {
+  const worker = start();
+  try {
+    return await wrap<FilesWorker>(worker).book(format, title, steps);
   } finally {
     worker.terminate();
   }

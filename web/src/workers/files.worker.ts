@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
-import { openBytes, written } from './read-files.ts';
+import { openBytes, written, writtenBook } from './read-files.ts';
 
-const files = { open: openBytes, write: written };
+const files = { open: openBytes, write: written, book: writtenBook };
 
 export type FilesWorker = typeof files;
 expose(files);

@@ -1,8 +1,10 @@
 import {
+  abcBook,
   abcOf,
   checkKind,
   isZip,
   midiFileOf,
+  musicXmlBook,
   musicXmlOf,
   openExerciseFile,
   readAbc,
@@ -14,6 +16,7 @@ import {
   type ExerciseCollection,
   type Melody,
   type ReadExercise,
+  type WrittenStep,
 } from '@soft-lark/core';
 
 /** What a file turned out to hold, or why it cannot be read. */
@@ -57,4 +60,9 @@ export function openBytes(bytes: Uint8Array, onProgress: (share: number) => void
 export function written(format: 'musicxml' | 'abc' | 'midi', melody: Melody): string | Uint8Array {
   if (format === 'midi') return midiFileOf(melody);
   return format === 'abc' ? abcOf(melody) : musicXmlOf(melody);
+}
+
+/** A routine written out in notes. */
+export function writtenBook(format: 'musicxml' | 'abc', title: string, steps: readonly WrittenStep[]): string {
+  return format === 'abc' ? abcBook(steps) : musicXmlBook(title, steps);
 }

@@ -3,7 +3,7 @@ import { ApiProperty } from '@nestjs/swagger';
 import { Choices, Day, Formed, Id, Whole } from '../../common/index.ts';
 import { LockDto } from '../../gate/index.ts';
 import { RoutineDto } from '../../routines/index.ts';
-import { RunSummaryDto } from '../../runs/index.ts';
+import { PractisedDto, RunSummaryDto } from '../../runs/index.ts';
 import { StudentDto } from '../../students/index.ts';
 
 export class LessonDto {
@@ -32,6 +32,14 @@ export class DayConditionDto {
   conditions!: Condition[];
 }
 
+export class DayRoutineDto {
+  @Day()
+  day!: string;
+
+  @Id()
+  routineId!: string;
+}
+
 /** A student with all that today needs. */
 export class StudentTodayDto {
   @ApiProperty({ type: () => StudentDto })
@@ -40,12 +48,16 @@ export class StudentTodayDto {
   @ApiProperty({ type: String, enum: CONDITIONS, isArray: true })
   conditions!: Condition[];
 
-  /** The routine that is ready: the one changed last. */
+  /** The routine that is ready: the one chosen for the day, else the one changed last. */
   @ApiProperty({ type: () => RoutineDto, nullable: true })
   routine!: RoutineDto | null;
 
   @ApiProperty({ type: () => RunSummaryDto, nullable: true })
   lastRun!: RunSummaryDto | null;
+
+  /** Null where nothing was practised since the last lesson. */
+  @ApiProperty({ type: () => PractisedDto, nullable: true })
+  practised!: PractisedDto | null;
 
   /** What the gate has locked, and nobody has lifted yet. */
   @ApiProperty({ type: () => LockDto, nullable: true })

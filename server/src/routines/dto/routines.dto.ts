@@ -22,6 +22,10 @@ export class NewRoutineDto extends RoutineFieldsDto {
 
   @Id()
   studentId!: string;
+
+  /** The group it is sung with, led by the student; left out where it is the student's own. */
+  @Id({ optional: true })
+  groupId?: string;
 }
 
 export class ChangedRoutineDto extends RoutineFieldsDto {

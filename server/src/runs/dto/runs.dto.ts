@@ -91,6 +91,10 @@ export class RunSummaryDto {
   @ApiProperty({ type: String, format: 'date-time', nullable: true })
   endedAt!: string | null;
 
+  /** Sung by the student alone, on the link. */
+  @ApiProperty()
+  atHome!: boolean;
+
   @ApiProperty({ type: String, enum: CONDITIONS, isArray: true })
   conditions!: Condition[];
 
@@ -133,6 +137,20 @@ export class RunDto extends RunSummaryDto {
 
   @ApiProperty({ type: 'integer' })
   revision!: number;
+}
+
+/** Practice at home since the last lesson. */
+export class PractisedDto {
+  @ApiProperty({ type: 'integer' })
+  times!: number;
+
+  /** How easy the last time was, 1–5. */
+  @ApiProperty({ type: 'integer', nullable: true })
+  ease!: number | null;
+
+  /** What the student wrote the last time. */
+  @ApiProperty()
+  note!: string;
 }
 
 /** What the runs say of a belt ceiling; whether to raise it is for the teacher to say. */

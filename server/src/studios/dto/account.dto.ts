@@ -21,6 +21,14 @@ export class RecoveryDto {
   password!: string;
 }
 
+export class NewEmailDto {
+  @Formed(EMAIL, 'is an e-mail address', { example: 'name@example.org' })
+  email!: string;
+
+  @Text({ max: 200 })
+  password!: string;
+}
+
 export class PasswordDto {
   @Text({ max: 200 })
   password!: string;

@@ -1,5 +1,7 @@
 import {
   approachSchema,
+  CLOCK_HOURS,
+  type ClockHours,
   MOST_OWN_OVERLAYS,
   ownOverlaySchema,
   type OwnOverlay,
@@ -12,7 +14,7 @@ import {
   type RuleChanges,
 } from '@soft-lark/core';
 import { applyDecorators } from '@nestjs/common';
-import { ApiProperty, getSchemaPath } from '@nestjs/swagger';
+import { ApiProperty } from '@nestjs/swagger';
 import { ValidateBy } from 'class-validator';
 import { Choice, Formed, Part, Parts, Shape, Shapes, Text, Whole } from '../../common/index.ts';
 import { isCommonPassword } from '../common-passwords.ts';
@@ -58,7 +60,7 @@ export class SignUpDto {
 }
 
 /** How the studio names notes. */
-export class NoteNamingDto {
+class NoteNamingDto {
   @Choice(NOTE_SCHEMES)
   scheme!: NoteScheme;
 
@@ -71,7 +73,7 @@ export class NoteNamingDto {
 }
 
 /** A question asked before the cool-down, and what a no asks for. */
-export class ReadyQuestionDto {
+class ReadyQuestionDto {
   @Text({ max: 120 })
   text!: string;
 
@@ -79,10 +81,8 @@ export class ReadyQuestionDto {
   goal!: string;
 }
 
-class StudioFieldsDto {
-  @Text({ max: 120 })
-  name!: string;
-
+/** What a studio has settled for every page. */
+class StudioAnswersDto {
   @Text({ max: 64 })
   timeZone!: string;
 
@@ -100,45 +100,41 @@ class StudioFieldsDto {
 
   @Shapes('OwnOverlay', ownOverlaySchema, MOST_OWN_OVERLAYS)
   ownOverlays!: OwnOverlay[];
+
+  @Choice(CLOCK_HOURS)
+  clock!: ClockHours;
+
+  /** Minutes of a warm-up where nothing else is said. */
+  @Whole(3, 60)
+  usualMinutes!: number;
 }
 
 /** The studio's own settings. */
-export class StudioDto extends StudioFieldsDto {
+export class StudioDto extends StudioAnswersDto {
+  @Text({ max: 120 })
+  name!: string;
+
   @Whole(1, 1_000_000_000)
   version!: number;
 }
 
 /** Who is signed in, and the studio. */
-export class SessionDto {
+export class SessionDto extends StudioAnswersDto {
   @ApiProperty({ type: String, format: 'uuid' })
   studioId!: string;
 
+  /** Of whoever is signed in. */
   @ApiProperty()
   name!: string;
+
+  @ApiProperty()
+  email!: string;
 
   @ApiProperty()
   studioName!: string;
 
   @ApiProperty()
-  timeZone!: string;
-
-  @ApiProperty()
   isDemo!: boolean;
-
-  @ApiProperty({ allOf: [{ $ref: getSchemaPath('Approach') }] })
-  approach!: Record<string, string>;
-
-  @ApiProperty({ allOf: [{ $ref: getSchemaPath('RuleChanges') }] })
-  rules!: RuleChanges;
-
-  @ApiProperty({ type: NoteNamingDto })
-  noteNaming!: NoteNamingDto;
-
-  @ApiProperty({ type: () => ReadyQuestionDto, isArray: true })
-  readyQuestions!: ReadyQuestionDto[];
-
-  @ApiProperty({ type: 'array', items: { $ref: getSchemaPath('OwnOverlay') } })
-  ownOverlays!: OwnOverlay[];
 
   /** The instant that stands in for now, where one was fixed. */
   @ApiProperty({ type: String, format: 'date-time', nullable: true })

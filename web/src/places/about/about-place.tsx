@@ -1,6 +1,8 @@
 import { Container, Stack, Text, Title } from '@mantine/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { TERM_NAMES } from '../../text/en-terms.ts';
+import classes from './about.module.css';
 
 export function AboutPlace(): ReactElement {
   const { t } = useTranslation();
@@ -9,6 +11,17 @@ export function AboutPlace(): ReactElement {
       <Stack>
         <Title order={1}>{t('about.heading')}</Title>
         <Text size="lg">{t('about.text')}</Text>
+        <Title order={2} mt="lg">
+          {t('about.words')}
+        </Title>
+        <dl className={classes['words']}>
+          {TERM_NAMES.map((name) => (
+            <div key={name}>
+              <dt>{t(`terms.${name}.word`)}</dt>
+              <dd>{t(`terms.${name}.says`)}</dd>
+            </div>
+          ))}
+        </dl>
         <Title order={2} mt="lg">
           {t('about.credits')}
         </Title>

@@ -23,8 +23,8 @@ interface AddStepProps extends ShelfPickerProps {
   readonly onClose: () => void;
 }
 
-/** Made anew each time it opens, so that no letters of the last search are left. */
-function ShelfPicker({ shelf, onAdd }: ShelfPickerProps): ReactElement {
+/** The shelf by letters and stages; in a dialog it is made anew each time it opens, so that no letters of the last search are left. */
+export function ShelfPicker({ shelf, onAdd }: ShelfPickerProps): ReactElement {
   const { t } = useTranslation();
   const [filters, setFilters] = useState<ShelfFilters>({ q: '' });
   const { standing, found, laid } = useFound(shelf, filters, undefined, usePlaced(shelf));

@@ -41,7 +41,13 @@ export type BenchAction =
       readonly settings: StepSettings;
       readonly clear?: readonly (keyof StepSettings)[];
     }
-  | { readonly type: 'patch'; readonly patches: readonly RoutinePatch[]; readonly what: string }
+  | {
+      readonly type: 'patch';
+      readonly patches: readonly RoutinePatch[];
+      readonly what: string;
+      /** What the routine is called from then on. */
+      readonly name?: string;
+    }
   | { readonly type: 'undo' }
   | { readonly type: 'redo' }
   /** What another window saved meanwhile, brought together with what is edited here. */
@@ -93,6 +99,7 @@ function edit(draft: EditedRoutine, action: BenchAction): void {
       });
       draft.minutes = minutes;
       draft.steps = stepsOf(steps);
+      if (action.name !== undefined) draft.name = action.name;
       break;
     }
     case 'merge':

@@ -37,7 +37,7 @@ const order = (): readonly string[] =>
 test('the order, the time against the minutes, and the way to the piano', async () => {
   await openBench();
   expect(order().map((row) => row.slice(0, 5))).toHaveLength(4);
-  expect(screen.getAllByText(/of 10:00/)[0]).toBeVisible();
+  expect(screen.getByRole('group', { name: /of 10:00/ })).toBeVisible();
   expect(screen.getByRole('link', { name: 'Sing it' })).toHaveAttribute('href', `/sing/${ROUTINE}`);
 });
 
@@ -195,7 +195,8 @@ test('a draft fills an empty bench, says why, and keeps its minutes', async () =
   expect(body.steps.length).toBeGreaterThanOrEqual(5);
   expect(body.minutes).toBe(10);
   expect(await screen.findByRole('button', { name: 'Another draft' })).toBeVisible();
-  expect(screen.getByRole('complementary').textContent).toMatch(/New: |Known already|Gentle work|Serves /);
+  await page.user.click(screen.getByRole('tab', { name: 'Why' }));
+  expect(screen.getByRole('tabpanel').textContent).toMatch(/New: |Known already|Gentle work|Serves /);
 });
 
 test('a draft asked for on the way here is made once', async () => {
@@ -213,7 +214,6 @@ test('what is pinned stays in another draft', async () => {
 test('the review says what is amiss, and mends it in a press that undo takes back', async () => {
   const page = await openBench({ minutes: 2 });
   const { user } = page;
-  await user.click(screen.getByRole('button', { name: /to look at/ }));
   const review = screen.getByRole('region', { name: 'What the review says' });
   expect(within(review).getByText(/over its 2 minutes/)).toBeVisible();
   const before = order();
@@ -229,7 +229,6 @@ test('a rule is muted with a reason, and heard again', async () => {
   const mute = { id: STUDENT, rule: 'over-budget', reason: 'Long lesson.', studentId: null, routineId: ROUTINE };
   const page = await openBench({ minutes: 2 }, { 'POST /api/mutes': mute });
   const { user, sent } = page;
-  await user.click(screen.getByRole('button', { name: /to look at/ }));
   const review = screen.getByRole('region', { name: 'What the review says' });
   await user.click(within(review).getAllByRole('button', { name: 'Mute …' })[0] as HTMLElement);
   const form = within(review);
@@ -283,13 +282,14 @@ test('cautions of an exercise are beside it, and a caution on file stops it', as
     },
   );
   await user.click(screen.getByRole('button', { name: /Straw slides.*left out/ }));
-  expect(screen.getByText(/there is a caution on file about eyes or ears/)).toBeVisible();
+  expect(screen.getByRole('alert')).toHaveTextContent(/there is a caution on file about eyes or ears/);
 });
 
 test('a routine is kept as a template, as a recipe or as it is', async () => {
   const page = await openBench({}, { 'POST /api/templates': {} });
   const { user, sent } = page;
-  await user.click(screen.getByRole('button', { name: 'Templates' }));
+  await user.click(screen.getByRole('button', { name: 'More' }));
+  await user.click(await screen.findByRole('menuitem', { name: 'Templates' }));
   const dialog = await screen.findByRole('dialog');
   await user.clear(within(dialog).getByLabelText('Keep this routine as'));
   await user.type(within(dialog).getByLabelText('Keep this routine as'), 'Tuesdays');
@@ -310,7 +310,8 @@ test('a routine is kept as a template, as a recipe or as it is', async () => {
 
 test('a routine is deleted when it is said twice', async () => {
   const page = await openBench({}, { [`DELETE /api/routines/${ROUTINE}`]: new Answer(204, undefined) });
-  await page.user.click(screen.getByRole('button', { name: 'Delete this routine' }));
+  await page.user.click(screen.getByRole('button', { name: 'More' }));
+  await page.user.click(await screen.findByRole('menuitem', { name: 'Delete this routine' }));
   const dialog = await screen.findByRole('dialog');
   expect(within(dialog).getByText(/Runs of it stay in the log/)).toBeVisible();
   await page.user.click(within(dialog).getByRole('button', { name: 'Delete this routine' }));

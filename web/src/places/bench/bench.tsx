@@ -1,5 +1,4 @@
 import { Button, Group } from '@mantine/core';
-import { useHotkeys } from '@mantine/hooks';
 import { sungBefore, type Exercise } from '@soft-lark/core';
 import { useCallback, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -9,21 +8,18 @@ import type { StudentToday } from '../../api/students.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
 import { Flight } from '../../flight/flight.tsx';
 import { useNow } from '../../ui/clock.ts';
+import { useKeys } from '../../ui/use-keys.ts';
 import { AddStep } from './add-step.tsx';
 import { BenchHead } from './bench-head.tsx';
 import type { BenchAction } from './bench.reducer.ts';
-import { CopyTo } from './copy-to.tsx';
-import { History } from './history.tsx';
-import { LeftOut, MissingList } from './left-out.tsx';
+import { BenchPanel } from './bench-panel.tsx';
+import { MissingList } from './left-out.tsx';
 import { OrderList } from './order-list.tsx';
-import { ReviewList } from './review-list.tsx';
 import { StaleCard } from './stale-card.tsx';
 import { StepPanel } from './step-panel.tsx';
-import { StepReasons } from './step-reasons.tsx';
-import { Templates } from './templates.tsx';
-import { ThinkBar } from './think-bar.tsx';
+import { UndoRedo } from './undo-redo.tsx';
 import { useBench } from './use-bench.ts';
-import { useOrderActs } from './use-order-acts.tsx';
+import { useOrderActs } from './use-order-acts.ts';
 import { useSelection } from './use-selection.ts';
 import { useThinking } from './use-thinking.ts';
 import classes from './bench.module.css';
@@ -57,10 +53,9 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const { chosenId, choose } = selection;
   const acts = useOrderActs(steps, shelf, selection, act);
   const [isAdding, setAdding] = useState(false);
-  const [isReviewing, setReviewing] = useState(false);
   const thinking = useThinking(server.id, routine, today, shelf, now, act);
   const { shown, settled, drafting } = thinking;
-  const { laid, findings } = settled;
+  const { laid } = settled;
   const chosen =
     laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
   const { show } = selection;
@@ -75,21 +70,18 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const openShelf = useCallback(() => {
     setAdding(true);
   }, []);
-  useHotkeys([
-    [
-      'mod+Z',
-      () => {
+  useKeys({
+    place: 'bench',
+    single: { add: openShelf },
+    other: {
+      'mod+z': () => {
         act({ type: 'undo' });
       },
-    ],
-    [
-      'mod+shift+Z',
-      () => {
+      'mod+shift+z': () => {
         act({ type: 'redo' });
       },
-    ],
-    ['a', openShelf],
-  ]);
+    },
+  });
 
   const add = (exerciseIds: readonly string[]): void => {
     const added = exerciseIds.map((exerciseId) => ({ id: v7(), exerciseId, settings: {} }));
@@ -103,35 +95,14 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
       <BenchHead
         bench={bench}
         routine={server}
-        shown={shown}
-        shelf={shelf}
+        student={student}
+        thinking={thinking}
         conditions={conditions}
         onCondition={setCondition}
       />
       {bench.merged && (
         <StaleCard merged={bench.merged} shelf={shelf} onTake={bench.takeTheirs} onSettle={bench.settle} />
       )}
-      <ThinkBar
-        minutes={shown.minutes}
-        change={thinking.change}
-        findings={findings}
-        isReviewing={isReviewing}
-        isBusy={drafting.isBusy}
-        hasSteps={routine.steps.length > 0}
-        onDraft={() => void thinking.draft()}
-        onSlide={thinking.slide}
-        onSlid={thinking.slid}
-        onReview={() => {
-          setReviewing(!isReviewing);
-        }}
-        tools={
-          <Group gap={4} wrap="nowrap">
-            <CopyTo routine={routine} studentId={student.id} context={thinking.context} />
-            <Templates routine={routine} shelf={shelf} />
-            <History routineId={server.id} routine={routine} context={thinking.context} act={act} />
-          </Group>
-        }
-      />
       <MissingList missing={drafting.missing} />
       {routine.steps.length > 0 && (
         <Flight
@@ -152,31 +123,27 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
           onShow={selection.show}
           acts={acts}
           onAdd={openShelf}
+          tools={<UndoRedo bench={bench} shelf={shelf} />}
         />
         {chosen ? (
           <>
             <StepPanel
               step={chosen}
               routineId={server.id}
+              studentId={student.id}
               context={thinking.context}
               sungSteps={sungBefore(laid.steps, chosen.id)}
               room={settled.minutes * 60 - laid.seconds + chosen.seconds}
               act={setHere}
             />
-            <div>
-              {isReviewing && (
-                <ReviewList
-                  findings={findings}
-                  mutes={thinking.mutes}
-                  routineId={server.id}
-                  studentId={student.id}
-                  onChoose={choose}
-                  onFix={thinking.fix}
-                />
-              )}
-              <StepReasons step={chosen} said={drafting.reasons.get(chosen.id)} shelf={shelf} act={act} />
-              <LeftOut leftOut={drafting.leftOut} shelf={shelf} />
-            </div>
+            <BenchPanel
+              step={chosen}
+              routineId={server.id}
+              studentId={student.id}
+              thinking={thinking}
+              shelf={shelf}
+              onChoose={choose}
+            />
           </>
         ) : (
           <div className={classes['empty']}>

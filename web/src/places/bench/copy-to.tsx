@@ -1,5 +1,4 @@
 import { Button, Group, Select } from '@mantine/core';
-import { IconUserPlus } from '@tabler/icons-react';
 import { copyRoutine, type CopiedRoutine, type CopiedStep, type Exercise, type RoutineContext } from '@soft-lark/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState, type ReactElement } from 'react';
@@ -10,7 +9,7 @@ import { dayContext, ofKind, useStudioAnswers } from '../../api/lay.ts';
 import { addRoutine, stepsOf } from '../../api/routines.queries.ts';
 import { studentsQuery, studentTodayQuery } from '../../api/students.queries.ts';
 import { sentence, writeNote } from '../../text/note-names.ts';
-import { DialogButton } from '../../ui/dialog-button.tsx';
+import { useShown } from '../../shell/use-shown.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import type { EditedRoutine } from './bench.reducer.ts';
 import classes from './bench.module.css';
@@ -58,13 +57,14 @@ function Became({
   );
 }
 
-/** Who it is copied to, and what would become of each step. */
-function Copying({ close, ...props }: CopyToProps & { readonly close: () => void }): ReactElement {
+/** Copies the routine to another student: every step placed for that voice, and what changed is listed first. */
+export function CopyTo({ close, ...props }: CopyToProps & { readonly close: () => void }): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const queries = useQueryClient();
+  const { mayShow } = useShown();
   const [studentId, setStudentId] = useState<string | null>(null);
-  const students = (useQuery(studentsQuery).data ?? []).filter(({ id }) => id !== props.studentId);
+  const students = (useQuery(studentsQuery).data ?? []).filter(({ id }) => id !== props.studentId && mayShow(id));
   const copied = useCopyFor(studentId, props);
   const { name, kind, minutes } = props.routine;
   const make = useMutation({
@@ -107,15 +107,5 @@ function Copying({ close, ...props }: CopyToProps & { readonly close: () => void
         </Button>
       </Group>
     </>
-  );
-}
-
-/** Copies the routine to another student: every step placed for that voice, and what changed is listed first. */
-export function CopyTo(props: CopyToProps): ReactElement {
-  const { t } = useTranslation();
-  return (
-    <DialogButton label={t('bench.copyTo.open')} icon={IconUserPlus} size="lg">
-      {(close) => <Copying {...props} close={close} />}
-    </DialogButton>
   );
 }

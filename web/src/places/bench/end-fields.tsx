@@ -3,33 +3,15 @@ import { PLACEMENT_RULES } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { LimitRuleField } from '../../ui/limit-rule-field.tsx';
-import { NoteField } from '../../ui/note-field.tsx';
 import { FieldGroup, type StepFieldsProps } from './field-group.tsx';
-import classes from './bench.module.css';
 
-/** Where it ends and starts, as notes or by rule. */
-export function EndFields({
-  stepId,
-  exercise: { work },
-  settings,
-  hasSong,
-  set,
-}: StepFieldsProps): ReactElement | null {
+/** Where it ends and starts by rule. */
+export function EndFields({ exercise: { work }, settings, hasSong, set }: StepFieldsProps): ReactElement | null {
   const { t } = useTranslation();
   const { startRule } = settings;
   if (work.kind !== 'pattern' && work.kind !== 'siren') return null;
   return (
     <FieldGroup title={t('bench.groups.ends')}>
-      <div className={classes['noteSetting']}>
-        <NoteField
-          key={`floor-${stepId}`}
-          label={t('bench.floorByHand')}
-          value={settings.floor}
-          onChange={(note) => {
-            if (note !== null) set('floor', note, 'floorRule');
-          }}
-        />
-      </div>
       {(['floorRule', 'ceilingRule'] as const).map((name) => (
         <LimitRuleField
           key={name}

@@ -1,5 +1,4 @@
 import { Button, Select } from '@mantine/core';
-import { IconHistory } from '@tabler/icons-react';
 import { layRoutine, type LaidRoutine, type RoutineContext, type RoutineStep } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { TFunction } from 'i18next';
@@ -7,9 +6,8 @@ import { useState, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { routineVersionsQuery, type RoutineVersion } from '../../api/routines.queries.ts';
 import { SmallFlight } from '../../flight/small-flight.tsx';
-import { DialogButton } from '../../ui/dialog-button.tsx';
 import { Failure } from '../../ui/failure.tsx';
-import { clockText, momentText } from '../../ui/format.ts';
+import { clockText, momentText } from '../../text/times.ts';
 import { Shape } from '../../ui/shape.tsx';
 import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
 import { compareSteps } from './compare-steps.ts';
@@ -58,7 +56,7 @@ function Compared({ version, against, titles, context }: ComparedProps): ReactEl
             <th>{clockText(old.seconds)}</th>
             <th>{titles[1]}</th>
             <th>{clockText(laid.seconds)}</th>
-            <th />
+            <th>{t('bench.history.difference')}</th>
           </tr>
         </thead>
         <tbody>
@@ -87,8 +85,8 @@ function changeText(
   return stepWords(before, after, t);
 }
 
-/** The versions, and the one that is looked at. */
-function Versions({
+/** Versions of a routine: who saved each and when, compared with what is on the bench, and brought back. */
+export function History({
   routineId,
   routine,
   context,
@@ -187,15 +185,5 @@ function Versions({
         )}
       </div>
     </>
-  );
-}
-
-/** Versions of a routine: who saved each and when, compared with what is on the bench, and brought back. */
-export function History(props: HistoryProps): ReactElement {
-  const { t } = useTranslation();
-  return (
-    <DialogButton label={t('bench.history.open')} icon={IconHistory} size={860}>
-      {(close) => <Versions {...props} close={close} />}
-    </DialogButton>
   );
 }

@@ -25,7 +25,7 @@ interface LadderFieldsProps {
   readonly set: SetSetting;
 }
 
-/** Where a ladder starts, how it travels, how far and how fast. */
+/** Where a ladder starts, how it travels and how many keys. */
 export function LadderFields({
   stepId,
   exercise,
@@ -63,7 +63,7 @@ export function LadderFields({
         }}
       />
       <Select
-        w={188}
+        w={174}
         size="sm"
         label={t('bench.travel')}
         data={TRAVELS.map((value) => ({ value, label: t(`travels.${value}`) }))}
@@ -81,16 +81,6 @@ export function LadderFields({
         max={48}
         onSet={(value) => {
           set('maxKeys', value);
-        }}
-      />
-      <CountField
-        label={t('bench.tempo')}
-        value={settings.tempo}
-        usual={String(work.tempo.usual)}
-        min={30}
-        max={240}
-        onSet={(value) => {
-          set('tempo', value);
         }}
       />
     </>

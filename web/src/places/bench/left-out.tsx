@@ -3,7 +3,7 @@ import type { Exercise, Missing, PassedOver } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../../text/note-names.ts';
-import classes from './bench.module.css';
+import classes from './bench-panel.module.css';
 
 interface LeftOutProps {
   readonly leftOut: readonly PassedOver[];

@@ -3,7 +3,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { unmuteRule, type Mute } from '../../api/mutes.queries.ts';
-import classes from './bench.module.css';
+import type { ruleNames } from '../../text/en-rules.ts';
+import classes from './bench-panel.module.css';
 
 /** What is muted here, why, and the way to hear it again. */
 export function MutedList({ mutes }: { readonly mutes: readonly Mute[] }): ReactElement | null {
@@ -21,7 +22,7 @@ export function MutedList({ mutes }: { readonly mutes: readonly Mute[] }): React
         {mutes.map(({ id, rule, reason, studentId, routineId }) => (
           <li key={id}>
             <p>
-              <b>{rule.replaceAll('-', ' ')}</b> ·{' '}
+              <b>{t(`ruleNames.${rule as keyof typeof ruleNames}`)}</b> ·{' '}
               {t(`bench.mute.scopes.${routineId !== null ? 'routine' : studentId !== null ? 'student' : 'studio'}`)} ·{' '}
               {reason}
             </p>

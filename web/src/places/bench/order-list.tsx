@@ -1,13 +1,15 @@
-import { Button, VisuallyHidden } from '@mantine/core';
+import { ActionIcon, Button, Tooltip, VisuallyHidden } from '@mantine/core';
+import { IconArrowDown, IconArrowUp } from '@tabler/icons-react';
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { LaidStep } from '@soft-lark/core';
 import { useState, type KeyboardEvent, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { KeyCap } from '../../ui/key-cap.tsx';
+import { KeyFor } from '../../ui/key-cap.tsx';
+import { keyOf, useKeyChoice } from '../../ui/use-keys.ts';
 import { OrderRow } from './order-row.tsx';
 import { SelectedBar } from './selected-bar.tsx';
-import type { OrderActs } from './use-order-acts.tsx';
+import type { OrderActs } from './use-order-acts.ts';
 import type { Selection } from './use-selection.ts';
 import type { WorkedOut } from './use-thinking.ts';
 import classes from './bench.module.css';
@@ -21,6 +23,50 @@ interface OrderListProps {
   readonly onShow: Selection['show'];
   readonly acts: OrderActs;
   readonly onAdd: () => void;
+  /** What stands beside the title: undo and redo. */
+  readonly tools: ReactElement;
+}
+
+const MOVES = [
+  { key: 'moveUp', icon: IconArrowUp, by: -1 },
+  { key: 'moveDown', icon: IconArrowDown, by: 1 },
+] as const;
+
+/** Moves the chosen step by one place: what dragging does, for whoever does not drag. */
+function MoveButtons({
+  steps,
+  chosenId,
+  onMove,
+}: {
+  readonly steps: readonly LaidStep[];
+  readonly chosenId: string | undefined;
+  readonly onMove: (step: LaidStep, to: number) => void;
+}): ReactElement | null {
+  const { t } = useTranslation();
+  const at = steps.findIndex(({ id }) => id === chosenId);
+  const step = steps[at];
+  if (!step) return null;
+  return (
+    <ActionIcon.Group>
+      {MOVES.map(({ key, icon: Picture, by }) => {
+        const label = t(`bench.${key}`, { name: step.exercise.name });
+        return (
+          <Tooltip key={key} label={t(`bench.${key}Keys`)}>
+            <ActionIcon
+              variant="default"
+              aria-label={label}
+              disabled={steps[at + by] === undefined}
+              onClick={() => {
+                onMove(step, at + by);
+              }}
+            >
+              <Picture size={17} />
+            </ActionIcon>
+          </Tooltip>
+        );
+      })}
+    </ActionIcon.Group>
+  );
 }
 
 /** The steps in order: dragged, or moved with alt and the arrows; shift chooses several, and delete takes off what is chosen. */
@@ -32,8 +78,10 @@ export function OrderList({
   onShow,
   acts,
   onAdd,
+  tools,
 }: OrderListProps): ReactElement {
   const { t } = useTranslation();
+  const [keys] = useKeyChoice();
   const [said, setSaid] = useState('');
   const { steps } = routine.laid;
   const items = steps.map(({ id }) => id);
@@ -73,8 +121,8 @@ export function OrderList({
     } else if (direction !== 0) {
       if (next) onChoose(next.id, event.shiftKey ? 'up-to' : 'alone');
       focusRow(event.currentTarget, index + direction);
-    } else if (event.key === 'l') acts.lock(ids, !isLocked(step.id));
-    else if (event.key === 'd') acts.copy(ids);
+    } else if (event.key === keyOf(keys, 'bench', 'pin')) acts.lock(ids, !isLocked(step.id));
+    else if (event.key === keyOf(keys, 'bench', 'copy')) acts.copy(ids);
     else if (event.key === 'Delete') acts.remove(ids);
     else return;
     event.preventDefault();
@@ -85,15 +133,10 @@ export function OrderList({
 
   return (
     <section aria-label={t('bench.order')} className={classes['order']}>
-      <h2>
-        {t('bench.order')}{' '}
-        <small>
-          {t('bench.orderHint')}
-          <span className={classes['byKeys']}>
-            {t('bench.orderHintKeys')} <KeyCap>alt</KeyCap> {t('bench.orderHintEnd')} ↑ ↓
-          </span>
-        </small>
-      </h2>
+      <div className={classes['orderHead']}>
+        <h2>{t('bench.order')}</h2>
+        {tools}
+      </div>
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -122,9 +165,12 @@ export function OrderList({
       </DndContext>
       <SelectedBar ids={selected} block={shared} isLocked={selected.every(isLocked)} acts={acts} />
       <VisuallyHidden role="status">{said}</VisuallyHidden>
-      <Button mt="sm" onClick={onAdd} rightSection={<KeyCap>A</KeyCap>}>
-        {t('bench.add')}
-      </Button>
+      <div className={classes['addStep']}>
+        <Button size="sm" onClick={onAdd} rightSection={<KeyFor place="bench" name="add" />}>
+          {t('bench.add')}
+        </Button>
+        <MoveButtons steps={steps} chosenId={chosenId} onMove={move} />
+      </div>
     </section>
   );
 }

@@ -1,12 +1,12 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { IconLock, IconLockOpen, IconX } from '@tabler/icons-react';
+import { IconGripVertical, IconLock, IconLockOpen, IconX } from '@tabler/icons-react';
 import type { LaidStep, Severity } from '@soft-lark/core';
 import { memo, type MouseEvent, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { clockText } from '../../ui/format.ts';
+import { clockText } from '../../text/times.ts';
 import { writeNote } from '../../text/note-names.ts';
-import type { OrderActs } from './use-order-acts.tsx';
+import type { OrderActs } from './use-order-acts.ts';
 import type { Reach } from './use-selection.ts';
 import classes from './bench.module.css';
 
@@ -25,6 +25,41 @@ interface OrderRowProps {
   readonly acts: Pick<OrderActs, 'remove' | 'lock'>;
 }
 
+/** Pins a step or takes it off. */
+function RowActs({
+  step: { id, exercise },
+  isLocked,
+  acts,
+}: Pick<OrderRowProps, 'step' | 'isLocked' | 'acts'>): ReactElement {
+  const { t } = useTranslation();
+  const { name } = exercise;
+  return (
+    <span className={classes['rowActs']}>
+      <button
+        type="button"
+        aria-pressed={isLocked}
+        aria-label={t('bench.pin', { name })}
+        title={t('bench.pinHint')}
+        onClick={() => {
+          acts.lock([id], !isLocked);
+        }}
+      >
+        {isLocked ? <IconLock size={15} /> : <IconLockOpen size={15} />}
+      </button>
+      <button
+        type="button"
+        aria-label={t('bench.remove', { name })}
+        title={t('bench.remove', { name })}
+        onClick={() => {
+          acts.remove([id]);
+        }}
+      >
+        <IconX size={15} />
+      </button>
+    </span>
+  );
+}
+
 /** One step in the order: its place, what it spans today, and its time. */
 export const OrderRow = memo(function OrderRow({
   step,
@@ -39,7 +74,9 @@ export const OrderRow = memo(function OrderRow({
   acts,
 }: OrderRowProps): ReactElement {
   const { t } = useTranslation();
-  const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: step.id });
+  const { setNodeRef, setActivatorNodeRef, listeners, transform, transition, isDragging } = useSortable({
+    id: step.id,
+  });
   const { exercise, lowest, highest, problem } = step;
   const choose = ({ shiftKey, metaKey, ctrlKey }: MouseEvent): void => {
     onChoose(step.id, shiftKey ? 'up-to' : metaKey || ctrlKey ? 'besides' : 'alone');
@@ -59,6 +96,9 @@ export const OrderRow = memo(function OrderRow({
       style={{ transform: CSS.Translate.toString(transform), transition }}
     >
       {blockStart && <span className={classes['blockName']}>{blockStart}</span>}
+      <span ref={setActivatorNodeRef} className={classes['grip']} title={t('bench.drag')} aria-hidden {...listeners}>
+        <IconGripVertical size={15} />
+      </span>
       <button
         type="button"
         className={classes['orderName']}
@@ -68,35 +108,13 @@ export const OrderRow = memo(function OrderRow({
         onFocus={() => {
           onShow(step.id);
         }}
-        {...listeners}
       >
         <span className={classes['number']}>{isLocked ? <IconLock size={14} aria-hidden /> : number}</span>
         <span className={classes['stepName']}>{exercise.name}</span>
         <span className={classes['span']}>{problem ? t('bench.leftOut') : span}</span>
         <b>{clockText(step.seconds)}</b>
       </button>
-      <button
-        type="button"
-        className={classes['pin']}
-        aria-pressed={isLocked}
-        aria-label={t('bench.pin', { name: exercise.name })}
-        title={t('bench.pinHint')}
-        onClick={() => {
-          acts.lock([step.id], !isLocked);
-        }}
-      >
-        {isLocked ? <IconLock size={15} /> : <IconLockOpen size={15} />}
-      </button>
-      <button
-        type="button"
-        className={classes['removeStep']}
-        aria-label={t('bench.remove', { name: exercise.name })}
-        onClick={() => {
-          acts.remove([step.id]);
-        }}
-      >
-        <IconX size={15} />
-      </button>
+      <RowActs step={step} isLocked={isLocked} acts={acts} />
     </li>
   );
 });

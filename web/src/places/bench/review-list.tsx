@@ -6,10 +6,12 @@ import type { Mute } from '../../api/mutes.queries.ts';
 import { sentence } from '../../text/note-names.ts';
 import { MuteForm } from './mute-form.tsx';
 import { MutedList } from './muted-list.tsx';
-import classes from './bench.module.css';
+import classes from './bench-panel.module.css';
 
 interface ReviewListProps {
   readonly findings: readonly Finding[];
+  /** The step in hand: what concerns it comes first. */
+  readonly chosenId: string;
   readonly mutes: readonly Mute[];
   readonly routineId: string;
   readonly studentId: string;
@@ -19,6 +21,7 @@ interface ReviewListProps {
 
 function FindingRow({
   finding,
+  chosenId,
   routineId,
   studentId,
   onChoose,
@@ -31,7 +34,7 @@ function FindingRow({
   // Cautions are never muted.
   const mutable = rule === 'caution' || rule === 'grit' ? null : rule;
   return (
-    <li data-severity={severity}>
+    <li data-severity={severity} data-here={stepId === chosenId}>
       <p>
         <b>{t(`bench.think.severity.${severity}`)}</b> {sentence(message)}
       </p>
@@ -48,7 +51,7 @@ function FindingRow({
             {sentence(fix.label)}
           </Button>
         ))}
-        {stepId !== undefined && (
+        {stepId !== undefined && stepId !== chosenId && (
           <Button
             size="xs"
             variant="subtle"
@@ -99,12 +102,17 @@ function FindingRow({
 /** What the review has to say, live as the routine is edited; fixes are applied with a press and taken back with undo. */
 export function ReviewList({ findings, mutes, ...rest }: ReviewListProps): ReactElement {
   const { t } = useTranslation();
+  const isHere = ({ stepId }: Finding): boolean => stepId === rest.chosenId;
+  const inOrder = [
+    ...findings.filter(({ severity }) => severity === 'stop'),
+    ...findings.filter((finding) => finding.severity !== 'stop' && isHere(finding)),
+    ...findings.filter((finding) => finding.severity !== 'stop' && !isHere(finding)),
+  ];
   return (
     <section className={classes['review']} aria-label={t('bench.think.review')}>
-      <h2>{t('bench.think.review')}</h2>
       {findings.length === 0 && <p>{t('bench.think.allWell')}</p>}
       <ul>
-        {findings.map((finding) => (
+        {inOrder.map((finding) => (
           <FindingRow key={finding.id} finding={finding} {...rest} />
         ))}
       </ul>

@@ -1,7 +1,7 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { OrderActs } from './use-order-acts.tsx';
+import type { OrderActs } from './use-order-acts.ts';
 import classes from './bench.module.css';
 
 interface SelectedBarProps {

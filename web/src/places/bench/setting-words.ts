@@ -40,6 +40,7 @@ const VALUES: Values = {
   syllables: plain,
   manners: (value, t) => (value.length > 0 ? value.join(', ') : t('bench.oneManner')),
   help: (value, t) => t(`bench.helps.${value}`),
+  pace: (value, t) => t(`approach.at-the-piano.${value}`),
   shape: (value, t) => t(`shelf.work.shapes.${value}`),
   mirrored: there,
   lines: (value) => value.join(' | '),

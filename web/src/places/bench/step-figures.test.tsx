@@ -35,7 +35,7 @@ test.each<[string, string, Settings]>([
   ['Step home', '2', { returnStep: 2 }],
   ['Tune within, semitones', '5', { narrowTo: 5 }],
   ['Seconds for all keys', '60', { withinSeconds: 60 }],
-  ['Bottom by hand', 'C4', { floor: 60 }],
+  ['Bottom', 'C4', { floor: 60 }],
   ['Tempo more a key', '-2', { tempoStep: -2 }],
   ['Cue, beats', '2', { cueBeats: 2 }],
   ['Rest, beats', '6', { restBeats: 6 }],
@@ -75,7 +75,7 @@ test('a rule and a note for the same end give way to each other', async () => {
   await kept(page, { ceilingRule: { from: 'chest-top', by: 0 }, start: 60 });
   await fill(page, screen.getByLabelText('Semitones off'), '-3');
   await kept(page, { ceilingRule: { from: 'chest-top', by: -3 }, start: 60 });
-  await fill(page, screen.getByLabelText('Top by hand'), 'A4');
+  await fill(page, screen.getByLabelText('Top'), 'A4');
   await kept(page, { ceiling: 69, start: 60 });
   await choose(page, 'Start by rule', 'from the ceiling');
   await kept(page, { ceiling: 69, startRule: { rule: 'high-anchor', semitones: 3 } });
@@ -107,13 +107,13 @@ test('what is set by hand is listed, and all of it is put back in one press', as
 
 test('a glide has its ends, a step without pitch its seconds to explain', async () => {
   const page = await openStep({}, {}, 'lip-trill-glides');
-  expect(screen.getByLabelText('Bottom by hand')).toBeVisible();
+  expect(screen.getByLabelText('Bottom')).toBeVisible();
   expect(screen.queryByLabelText('Start by rule')).toBeNull();
   page.unmount();
   const other = await openStep({}, {}, 'long-hiss');
   await other.user.click(screen.getByText('Long hiss'));
   expect(screen.getByLabelText('Seconds to explain')).toBeVisible();
-  expect(screen.queryByLabelText('Bottom by hand')).toBeNull();
+  expect(screen.queryByLabelText('Bottom')).toBeNull();
 });
 
 const OWN = {

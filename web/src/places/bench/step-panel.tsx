@@ -5,10 +5,13 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { skippedReasons } from '../../flight/stones.layout.ts';
 import { CoursePicture } from '../../flight/course.tsx';
-import { clockText } from '../../ui/format.ts';
+import { Staff } from '../../flight/staff.tsx';
+import { clockText } from '../../text/times.ts';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
 import { SwapMenu } from './swap-menu.tsx';
+import { StepAdvice } from './step-advice.tsx';
+import { StepProblem } from './step-problem.tsx';
 import { StepStones } from './step-stones.tsx';
 import { StepWords } from './step-words.tsx';
 import { StepSettingsRow } from './step-settings-row.tsx';
@@ -46,6 +49,7 @@ function startsOf({ laid }: LaidStep): {
 interface StepPanelProps {
   readonly step: LaidStep;
   readonly routineId: string;
+  readonly studentId: string;
   readonly context: RoutineContext;
   readonly sungSteps: number;
   /** Seconds the routine has for this step. */
@@ -57,26 +61,35 @@ const COURSE_HEIGHT = 104;
 
 /** The chosen step: what is sung, its keys, and what can be set. */
 export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactElement {
-  const { step, routineId, context, sungSteps, room, act } = props;
+  const { step, routineId, studentId, context, sungSteps, room, act } = props;
   const { t } = useTranslation();
-  const { exercise, laid, setUpSeconds, seconds, isNew, overlay } = step;
+  const { exercise, laid, setUpSeconds, seconds, overlay } = step;
   const [isShared] = useSharedScreen();
   return (
     <section className={classes['panel']} aria-label={exercise.name}>
-      <h2 className="heading">
-        <Link to={`/shelf/${exercise.id}?routine=${routineId}`}>{exercise.name}</Link>
-      </h2>{' '}
-      <SwapMenu
-        step={step}
-        context={context}
-        sungSteps={sungSteps}
-        room={room}
-        onSwap={(exerciseId, name) => {
-          const what = t('bench.swap.done', { before: exercise.name, after: name });
-          act({ type: 'patch', what, patches: [{ op: 'swap', stepId: step.id, exerciseId }] });
-        }}
-      />
+      <div className={classes['sungHead']}>
+        <h2 className="heading">
+          <Link to={`/shelf/${exercise.id}?routine=${routineId}`}>{exercise.name}</Link>
+        </h2>
+        {laid?.kind === 'pattern' && (
+          <div className={classes['tune']}>
+            <Staff pattern={laid.pattern} tonic={laid.ladder.rungs[0]?.tonic ?? laid.input.start} look="title" />
+          </div>
+        )}
+        <SwapMenu
+          step={step}
+          context={context}
+          sungSteps={sungSteps}
+          room={room}
+          onSwap={(exerciseId, name) => {
+            const what = t('bench.swap.done', { before: exercise.name, after: name });
+            act({ type: 'patch', what, patches: [{ op: 'swap', stepId: step.id, exerciseId }] });
+          }}
+        />
+      </div>
       <p className={classes['sung']}>{subtitle(step, isShared, t)}</p>
+      <StepProblem step={step} act={act} />
+      {!isShared && <StepAdvice step={step} studentId={studentId} context={context} act={act} />}
       <StepStones step={step} act={act} />
       {laid?.kind === 'still' && <CoursePicture course={laid.course} height={COURSE_HEIGHT} />}
       <StepSettingsRow
@@ -86,6 +99,7 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
         settings={step.settings}
         {...startsOf(step)}
         usualSetUp={setUpSeconds}
+        {...(step.limits && { floor: step.limits.floor, ceiling: step.limits.ceiling })}
         hasSong={context.songRange !== undefined}
         {...(context.ownOverlays && { ownOverlays: context.ownOverlays })}
         isOverlayOut={!overlay && step.settings.overlay !== undefined}
@@ -102,11 +116,15 @@ export const StepPanel = memo(function StepPanel(props: StepPanelProps): ReactEl
       )}
       {!step.problem && (
         <p className={classes['setUp']}>
-          {t('bench.setUp', { seconds: clockText(setUpSeconds), work: clockText(seconds - setUpSeconds) })} ·{' '}
-          {isNew ? t('bench.new') : t('bench.known')}
+          {t('bench.setUp', { seconds: clockText(setUpSeconds), work: clockText(seconds - setUpSeconds) })}
           {overlay && ` · ${overlay.text} ${overlay.cautions.join(' ')}`}
         </p>
       )}
+      {exercise.cautions.map((caution) => (
+        <p key={caution} className={classes['caution']}>
+          {caution}
+        </p>
+      ))}
     </section>
   );
 });

@@ -1,19 +1,14 @@
-import { Button, Group } from '@mantine/core';
-import type { DraftedStep, Exercise, LaidStep, StepProblem } from '@soft-lark/core';
-import { memo, useState, type Dispatch, type ReactElement } from 'react';
+import { Button } from '@mantine/core';
+import type { DraftedStep, Exercise, LaidStep } from '@soft-lark/core';
+import { memo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Ledger } from '../../ui/ledger.tsx';
-import { useSharedScreen } from '../../ui/shared-screen.ts';
-import type { BenchAction } from './bench.reducer.ts';
-import { sentence, writeNote } from '../../text/note-names.ts';
-import classes from './bench.module.css';
+import classes from './bench-panel.module.css';
 
 interface StepReasonsProps {
   readonly step: LaidStep;
   /** What the draft said of it, if it came from one. */
   readonly said: Pick<DraftedStep, 'exerciseId' | 'reason' | 'passedOver'> | undefined;
   readonly shelf: ReadonlyMap<string, Exercise>;
-  readonly act: Dispatch<BenchAction>;
 }
 
 /** Why a draft took this step, and on request what it passed over for it. */
@@ -56,70 +51,16 @@ function Drafted({ step, said, shelf }: Pick<StepReasonsProps, 'step' | 'said' |
   );
 }
 
-function Mend({
-  step,
-  problem,
-  act,
-}: {
-  readonly step: LaidStep;
-  readonly problem: StepProblem;
-  readonly act: Dispatch<BenchAction>;
-}): ReactElement | null {
+/** Why the step is here, and what it is good for. */
+export const StepReasons = memo(function StepReasons({ step, said, shelf }: StepReasonsProps): ReactElement {
   const { t } = useTranslation();
-  const { nearest } = problem;
-  if (step.settings.floor !== undefined || step.settings.ceiling !== undefined) {
-    return (
-      <Button
-        size="sm"
-        onClick={() => {
-          act({ type: 'set', stepId: step.id, settings: {}, clear: ['floor', 'ceiling'] });
-        }}
-      >
-        {t('bench.mend.removeOverride')}
-      </Button>
-    );
-  }
-  if (nearest === undefined || nearest.value === null) return null;
-  const { setting, value } = nearest;
-  if (setting === 'pattern') return <p>{t('bench.mend.pattern', { value })}</p>;
-  if (setting !== 'start' && setting !== 'tempo' && setting !== 'step') return null;
-  const shown = setting === 'start' ? writeNote(Number(value)) : String(value);
+  const { exercise, isNew } = step;
   return (
-    <Button
-      size="sm"
-      onClick={() => {
-        act({ type: 'set', stepId: step.id, settings: { [setting]: Number(value) } });
-      }}
-    >
-      {t(`bench.mend.${setting}`, { value: shown })}
-    </Button>
-  );
-}
-
-/** Why the step is as it is today: what stands in its way, and the limit ledger. */
-export const StepReasons = memo(function StepReasons({ step, said, shelf, act }: StepReasonsProps): ReactElement {
-  const { t } = useTranslation();
-  const { problem, limits, exercise } = step;
-  const [isShared] = useSharedScreen();
-  return (
-    <aside className={classes['reasons']}>
+    <div className={classes['reasons']}>
+      <h2>{t('bench.panel.hereBecause', { name: exercise.name })}</h2>
       <Drafted key={step.id} step={step} said={said} shelf={shelf} />
-      {problem && (
-        <div className={classes['problem']} role="alert">
-          <b>{t('bench.problem')}</b>
-          {!isShared && <p>{sentence(problem.message)}</p>}
-          {!isShared && <p>{sentence(problem.remedy)}</p>}
-          <Group>
-            <Mend step={step} problem={problem} act={act} />
-          </Group>
-        </div>
-      )}
-      {limits ? <Ledger limits={limits} context={step.limitContext} /> : !problem && <p>{t('bench.noPitch')}</p>}
-      {exercise.cautions.map((caution) => (
-        <p key={caution} className={classes['caution']}>
-          {caution}
-        </p>
-      ))}
-    </aside>
+      {!said && <p>{exercise.why}</p>}
+      <p className={classes['aside']}>{isNew ? t('bench.new') : t('bench.known')}</p>
+    </div>
   );
 });

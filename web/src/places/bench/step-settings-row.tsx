@@ -10,6 +10,7 @@ import {
 } from '@soft-lark/core';
 import { memo, useState, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { writeNote } from '../../text/note-names.ts';
 import { NoteField } from '../../ui/note-field.tsx';
 import type { BenchAction } from './bench.reducer.ts';
 import { CountField } from './count-field.tsx';
@@ -29,6 +30,9 @@ interface StepSettingsRowProps {
   readonly start?: number;
   readonly proposed?: number;
   readonly travel?: Travel;
+  /** Where today’s limits lie, MIDI: what stands where nothing is set by hand. */
+  readonly floor?: number;
+  readonly ceiling?: number;
   /** Seconds it takes to explain today. */
   readonly usualSetUp: number;
   readonly hasSong: boolean;
@@ -36,6 +40,38 @@ interface StepSettingsRowProps {
   /** Something is laid over it that is left out today. */
   readonly isOverlayOut: boolean;
   readonly act: Dispatch<BenchAction>;
+}
+
+const ENDS = [
+  { name: 'ceiling', rule: 'ceilingRule' },
+  { name: 'floor', rule: 'floorRule' },
+] as const;
+
+/** How far it goes: today’s limits until a note is set over them. */
+function EndNotes({
+  stepId,
+  exercise: { work },
+  settings,
+  set,
+  ...today
+}: StepSettingsRowProps & { readonly set: SetSetting }): ReactElement[] | null {
+  const { t } = useTranslation();
+  if (work.kind !== 'pattern' && work.kind !== 'siren') return null;
+  return ENDS.map(({ name, rule }) => {
+    const usual = today[name];
+    return (
+      <div key={`${name}-${stepId}`} className={classes['noteSetting']}>
+        <NoteField
+          label={t(`bench.${name}ByHand`)}
+          value={settings[name]}
+          {...(usual !== undefined && { hint: t('bench.endToday', { note: writeNote(usual) }) })}
+          onChange={(note) => {
+            if (note !== null) set(name, note, rule);
+          }}
+        />
+      </div>
+    );
+  });
 }
 
 /** What of a step can be set by hand; each field shows its usual value until something else is wanted. */
@@ -55,6 +91,19 @@ export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettings
   return (
     <div className={classes['settings']} key={stepId}>
       <LadderFields {...props} set={set} />
+      <EndNotes {...props} set={set} />
+      {work.kind === 'pattern' && (
+        <CountField
+          label={t('bench.tempo')}
+          value={settings.tempo}
+          usual={String(work.tempo.usual)}
+          min={30}
+          max={240}
+          onSet={(value) => {
+            set('tempo', value);
+          }}
+        />
+      )}
       {work.kind === 'timed' && (
         <CountField
           label={t('bench.seconds')}
@@ -94,18 +143,6 @@ export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettings
             set('overlay', value ?? undefined);
           }}
         />
-      )}
-      {(work.kind === 'pattern' || work.kind === 'siren') && (
-        <div className={classes['noteSetting']}>
-          <NoteField
-            key={`ceiling-${stepId}`}
-            label={t('bench.ceilingByHand')}
-            value={settings.ceiling}
-            onChange={(note) => {
-              if (note !== null) set('ceiling', note, 'ceilingRule');
-            }}
-          />
-        </div>
       )}
       <Button
         size="sm"

@@ -6,14 +6,14 @@ import { useTranslation } from 'react-i18next';
 import { layStones, type Stone } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
 import { sentence, writeNote } from '../../text/note-names.ts';
-import { clockText } from '../../ui/format.ts';
+import { clockText } from '../../text/times.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
 import { tonicsToAdd, without } from './keys-by-hand.ts';
 import classes from './bench.module.css';
 
-const STONES_HEIGHT = 176;
+const STONES_HEIGHT = 150;
 
 interface StepStonesProps {
   readonly step: LaidStep;
@@ -70,8 +70,8 @@ export function StepStones({ step, act }: StepStonesProps): ReactElement | null 
       </PictureTable>
       <Select
         className={classes['addKey'] ?? ''}
-        size="sm"
-        w={190}
+        size="xs"
+        w={150}
         searchable
         aria-label={t('bench.hand.add')}
         placeholder={t('bench.hand.add')}

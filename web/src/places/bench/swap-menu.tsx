@@ -11,7 +11,7 @@ import {
 } from '@soft-lark/core';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { clockText } from '../../ui/format.ts';
+import { clockText } from '../../text/times.ts';
 import classes from './bench.module.css';
 
 interface SwapMenuProps {
@@ -46,11 +46,9 @@ export function SwapMenu({ step, context, sungSteps, room, onSwap }: SwapMenuPro
     return over > 0 ? `${length} · ${t('bench.swap.over', { time: clockText(seconds - room) })}` : length;
   };
   return (
-    <Menu opened={isOpen} onChange={setOpen} width={380} position="bottom-start" closeOnItemClick>
+    <Menu opened={isOpen} onChange={setOpen} width={380} position="bottom-end" closeOnItemClick>
       <Menu.Target>
-        <Button size="xs" variant="subtle">
-          {t('bench.swap.open')}
-        </Button>
+        <Button size="sm">{t('bench.swap.open')}</Button>
       </Menu.Target>
       <Menu.Dropdown>
         <div className={classes['obstacle']}>

@@ -1,6 +1,6 @@
 import { ActionIcon, Button, Group, Radio, Stack, TextInput } from '@mantine/core';
 import { recipeParts, templateSteps, type Exercise } from '@soft-lark/core';
-import { IconTemplate, IconTrash } from '@tabler/icons-react';
+import { IconTrash } from '@tabler/icons-react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -8,7 +8,6 @@ import { v7 } from 'uuid';
 import { stepsOf } from '../../api/routines.queries.ts';
 import { unreadableQuery } from '../../api/unreadable.queries.ts';
 import { keepTemplate, removeTemplate, templatesQuery, type Template } from '../../api/templates.queries.ts';
-import { DialogButton } from '../../ui/dialog-button.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { UnreadableRows } from '../../ui/unreadable-rows.tsx';
 import type { EditedRoutine } from './bench.reducer.ts';
@@ -59,8 +58,8 @@ function Kept({ templates }: { readonly templates: readonly Template[] }): React
   );
 }
 
-/** What the template is called and how it is kept, and what is kept already. */
-function Keeping({ routine, shelf, close }: TemplatesProps & { readonly close: () => void }): ReactElement {
+/** Keeps the routine as a template: as a recipe that is filled for each voice, or with the steps it has; and what is kept already. */
+export function Templates({ routine, shelf, close }: TemplatesProps & { readonly close: () => void }): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const [name, setName] = useState(routine.name);
@@ -137,15 +136,5 @@ function Keeping({ routine, shelf, close }: TemplatesProps & { readonly close: (
       </form>
       <Kept templates={templates} />
     </>
-  );
-}
-
-/** Keeps the routine as a template: as a recipe that is filled for each voice, or with the steps it has. */
-export function Templates(props: TemplatesProps): ReactElement {
-  const { t } = useTranslation();
-  return (
-    <DialogButton label={t('bench.templates.open')} icon={IconTemplate} size="lg">
-      {(close) => <Keeping {...props} close={close} />}
-    </DialogButton>
   );
 }

@@ -31,6 +31,7 @@ import { mutesQuery, type Mute } from '../../api/mutes.queries.ts';
 import { historyFrom, historyQuery, usePieceInHand } from '../../api/history.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import type { BenchAction, EditedRoutine } from './bench.reducer.ts';
+import { draftName } from './draft-name.ts';
 import { changeWords } from './fit-words.ts';
 import { marksOf } from './marks-of.ts';
 import { useDrafting, type Drafting } from './use-drafting.ts';
@@ -118,19 +119,41 @@ export function useThinking(
   // What is edited by hand answers at once everywhere, or a letter typed into a field would be lost.
   const settled = preview || later.steps === steps ? later : shown;
   const drafting = useDrafting(studentId, context, history?.ease, song && songNeeds(song, voice));
+  /** Exercises for the minutes that are left; what is there stays, and where it stands. */
+  const fill = async (): Promise<void> => {
+    const filled = await drafting.draft(
+      steps.map((step) => ({ ...step, locked: true })),
+      minutes,
+    );
+    const wasLocked = new Map(steps.map(({ id, locked }) => [id, locked]));
+    const unlocked = filled.map(({ locked, ...step }) => ({
+      ...step,
+      ...(locked && wasLocked.get(step.id) && { locked }),
+    }));
+    startTransition(() => {
+      act({ type: 'patch', what: t('bench.think.fill'), patches: [{ op: 'steps', steps: unlocked }] });
+    });
+  };
   const draft = async (): Promise<void> => {
     const drafted = await drafting.draft(steps, minutes);
     // Another bench altogether: it is drawn in pieces, and the page stays free meanwhile.
     startTransition(() => {
-      act({ type: 'patch', what: t('bench.think.draft'), patches: [{ op: 'steps', steps: drafted }] });
+      const name = routine.name === t('bench.untitled') && draftName(drafted, context, routine.kind, t);
+      act({
+        type: 'patch',
+        what: t('bench.think.draft'),
+        patches: [{ op: 'steps', steps: drafted }],
+        ...(name && { name }),
+      });
     });
   };
-  // Whoever asked for a draft on the way here gets it, once.
+  // Whoever asked for a draft, or for more, on the way here gets it, once.
   const [address, setAddress] = useSearchParams();
-  const isAsked = address.has('draft');
+  const isAsked = address.has('draft') || address.has('fill');
   const draftOnce = useEffectEvent(() => {
+    const wants = address.has('fill') ? fill : draft;
     setAddress({}, { replace: true });
-    if (steps.length === 0) void draft();
+    if (wants === fill || steps.length === 0) void wants();
   });
   useEffect(() => {
     if (isAsked) draftOnce();

@@ -1,10 +1,10 @@
 import { Select, TagsInput } from '@mantine/core';
-import { HELP_CHOICES } from '@soft-lark/core';
+import { HELP_CHOICES, PACES } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { FieldGroup, type StepFieldsProps } from './field-group.tsx';
 
-/** What it is sung on, in which manners, and who sounds. */
+/** What it is sung on, in which manners, who sounds, and whether its keys wait. */
 export function VoiceFields({ written, settings, set }: StepFieldsProps): ReactElement | null {
   const { t } = useTranslation();
   if (written.work.kind !== 'pattern') return null;
@@ -53,6 +53,21 @@ export function VoiceFields({ written, settings, set }: StepFieldsProps): ReactE
           set(
             'help',
             HELP_CHOICES.find((one) => one === value),
+          );
+        }}
+      />
+      <Select
+        size="sm"
+        w={230}
+        clearable
+        label={t('approach.at-the-piano.question')}
+        placeholder={t('bench.byApproach')}
+        data={PACES.map((value) => ({ value, label: t(`approach.at-the-piano.${value}`) }))}
+        value={settings.pace ?? null}
+        onChange={(value) => {
+          set(
+            'pace',
+            PACES.find((one) => one === value),
           );
         }}
       />

@@ -1,9 +1,10 @@
 import { Button, Group } from '@mantine/core';
-import { useHotkeys } from '@mantine/hooks';
 import { type CheckAction, type CheckState } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { KeyCap } from '../../ui/key-cap.tsx';
+import { KeyFor } from '../../ui/key-cap.tsx';
+import type { KeyName } from '../../ui/keys.data.ts';
+import { useKeys } from '../../ui/use-keys.ts';
 import { writeNote } from '../../text/note-names.ts';
 import classes from './check.module.css';
 
@@ -18,34 +19,37 @@ interface CheckActsProps {
 export function CheckActs({ state, act, canTake }: CheckActsProps): ReactElement {
   const { t } = useTranslation();
   const { target, last, ease } = state;
-  const acts: readonly (readonly [string, string, CheckAction, boolean])[] = [
-    ['came', 'g', { type: 'held', midi: target }, canTake],
-    ['harder', 'j', { type: 'harder' }, last !== null && ease === 'easy'],
-    ['missed', 'x', { type: 'missed' }, true],
-    ['turn', 'b', { type: 'turn', midi: last ?? target }, last !== null],
-    ['takeBack', 'z', { type: 'take-back' }, last !== null],
+  const acts: readonly (readonly [KeyName<'check'>, CheckAction, boolean])[] = [
+    ['came', { type: 'held', midi: target }, canTake],
+    ['harder', { type: 'harder' }, last !== null && ease === 'easy'],
+    ['missed', { type: 'missed' }, true],
+    ['turn', { type: 'turn', midi: last ?? target }, last !== null],
+    ['takeBack', { type: 'take-back' }, last !== null],
   ];
-  useHotkeys(
-    acts.map(([, key, action, isOn]): [string, () => void] => [
-      key,
-      () => {
-        if (isOn) act(action);
-      },
-    ]),
-  );
+  useKeys({
+    place: 'check',
+    single: Object.fromEntries(
+      acts.map(([name, action, isOn]) => [
+        name,
+        () => {
+          if (isOn) act(action);
+        },
+      ]),
+    ),
+  });
   return (
     <Group className={classes['acts'] ?? ''}>
-      {acts.map(([name, key, action, isOn]) => (
+      {acts.map(([name, action, isOn]) => (
         <Button
           key={name}
           size="md"
           disabled={!isOn}
-          rightSection={<KeyCap>{key.toUpperCase()}</KeyCap>}
+          rightSection={<KeyFor place="check" name={name} />}
           onClick={() => {
             act(action);
           }}
         >
-          {t(`check.acts.${name as 'came'}`, { note: writeNote(name === 'came' ? target : (last ?? target)) })}
+          {t(`check.acts.${name}`, { note: writeNote(name === 'came' ? target : (last ?? target)) })}
         </Button>
       ))}
       <Button

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
 import { fill, openPage, type OpenedPage } from '../../testing/open-page.tsx';
 import { refusal } from '../../testing/fake-api.ts';
@@ -105,6 +105,20 @@ test('a check that was left goes on where it was', async () => {
   const page = await open();
   await throughIt(page);
   await page.user.click(screen.getByRole('link', { name: 'Later' }));
-  await page.user.click(await screen.findByRole('link', { name: 'Range check' }));
+  await page.user.click(await screen.findByRole('button', { name: 'More' }));
+  await page.user.click(await screen.findByRole('menuitem', { name: 'Range check' }));
   expect(await screen.findByText(/Nothing is written before you say so/)).toBeVisible();
+});
+
+test('every key a bass may come to is there from the first note on, and stays where it is', async () => {
+  const page = await open({ type: 'bass', speakingNote: 45 });
+  const names = (): readonly string[] =>
+    within(screen.getByRole('group', { name: 'Press the note that was sung' }))
+      .getAllByRole('button')
+      .map(({ textContent }) => textContent);
+  await page.user.click(press('Speaks at A2'));
+  const before = names();
+  expect(before).toEqual(expect.arrayContaining(['E2', 'A2', 'E4']));
+  await page.user.click(press('F2'));
+  expect(names()).toEqual(before);
 });

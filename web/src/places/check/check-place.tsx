@@ -3,10 +3,12 @@ import {
   CHECK_WAYS,
   conductCheck,
   isYoungVoice,
+  referenceOf,
   SINGERS,
   startCheck,
   type CheckAction,
   type CheckWay,
+  type PitchRange,
   type SingerName,
 } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
@@ -14,7 +16,7 @@ import { useEffect, useReducer, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useParams } from 'react-router';
 import { studentTodayQuery, type Student } from '../../api/students.queries.ts';
-import { plugInSimulatedMidi, type SimulatedMidi } from '../../listening/simulated-midi.ts';
+import { useKeyboards } from '../../listening/use-keyboards.ts';
 import { useTakeInHand } from '../../shell/student-in-hand.ts';
 import { wakePiano } from '../../sound/piano.ts';
 import { playNote } from '../../sound/play-note.ts';
@@ -44,25 +46,21 @@ export function CheckPlace(): ReactElement {
   return <Check key={studentId} student={today.data.student} />;
 }
 
+/** Notes beyond the usual ones that may come all the same. Semitones. */
+const BEYOND = 9;
+
+/** All the notes a voice may come to in a check: the same keys from the first to the last. */
+function spanOfCheck({ voice }: Student, target: number): PitchRange {
+  const { comfortable } = referenceOf(voice);
+  const { low = target, high = target, reachLow = low, reachHigh = high } = voice.measured ?? {};
+  return {
+    low: Math.min(comfortable.low - BEYOND, reachLow, target),
+    high: Math.max(comfortable.high + BEYOND, reachHigh, target),
+  };
+}
+
 function reduce(state: ReturnType<typeof startCheck>, action: CheckAction | { readonly type: 'afresh' }): typeof state {
   return action.type === 'afresh' ? startCheck() : conductCheck(state, action);
-}
-
-interface Keyboards {
-  /** How many were plugged in so far. */
-  readonly plugged: number;
-  readonly simulated: SimulatedMidi | null;
-}
-
-/** The simulated MIDI keyboard, once somebody wants one. */
-function useKeyboards(): readonly [Keyboards, () => void] {
-  const [keyboards, setKeyboards] = useState<Keyboards>({ plugged: 0, simulated: null });
-  return [
-    keyboards,
-    () => {
-      setKeyboards({ plugged: keyboards.plugged + 1, simulated: plugInSimulatedMidi() });
-    },
-  ];
 }
 
 function Check({ student }: { readonly student: Student }): ReactElement {
@@ -176,6 +174,10 @@ function Check({ student }: { readonly student: Student }): ReactElement {
       ) : (
         <div className={classes['check']}>
           <div>
+            <p className="visually-hidden" role="status">
+              {state.last !== null &&
+                `${writeNote(state.last)} ${t(`check.ease.${state.sung[state.last] ?? 'missing'}`)}`}
+            </p>
             {phase === 'speaking' ? (
               <SpeakingNote
                 way={way}
@@ -186,7 +188,7 @@ function Check({ student }: { readonly student: Student }): ReactElement {
                 }}
               />
             ) : (
-              <p className={classes['ask']}>
+              <p className={classes['ask']} role="status">
                 <span>{t(`check.asks.${phase}`)}</span> <b className="heading">{writeNote(target)}</b>
                 <span>{t(state.ease === 'easy' ? 'check.easily' : 'check.onlyJust')}</span>
               </p>
@@ -196,6 +198,7 @@ function Check({ student }: { readonly student: Student }): ReactElement {
               <NoteKeys
                 label={t('check.keys')}
                 target={target}
+                span={spanOfCheck(student, target)}
                 onNote={(midi) => {
                   act(phase === 'speaking' ? { type: 'speaking', midi } : { type: 'held', midi });
                 }}

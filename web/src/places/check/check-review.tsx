@@ -1,4 +1,4 @@
-import { Button, Fieldset, Group, SimpleGrid, Stack, Text } from '@mantine/core';
+import { Button, Checkbox, Fieldset, Group, SimpleGrid, Stack, Text } from '@mantine/core';
 import { findingsOf, typesNear, type CheckState, type CheckWay, type PitchRange } from '@soft-lark/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
@@ -9,6 +9,7 @@ import { studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { NoteField, type NoteValue } from '../../ui/note-field.tsx';
 import { NotePairs } from './note-pairs.tsx';
+import classes from './check.module.css';
 
 type Ends = Readonly<Record<'speakingNote' | 'low' | 'high' | 'reachLow' | 'reachHigh', NoteValue>>;
 
@@ -41,6 +42,7 @@ export function CheckReview({ student, state, way, onWritten, onAgain }: CheckRe
   const [checkId] = useState(() => v7());
   const { speakingNote, low, high, reachLow, reachHigh } = ends;
   const isWhole = typeof low === 'number' && typeof high === 'number';
+  const [isSure, setSure] = useState(way !== 'simulated');
   const isReadable = Object.values(ends).every((note) => note !== null);
   const write = useMutation({
     mutationFn: () =>
@@ -99,12 +101,24 @@ export function CheckReview({ student, state, way, onWritten, onAgain }: CheckRe
         <NotePairs legend={t('check.bridges')} none={t('check.noBridges')} pairs={bridges} onChange={setBridges} />
         <NotePairs legend={t('check.gaps')} none={t('check.noGaps')} pairs={gaps} onChange={setGaps} />
       </SimpleGrid>
+      {way === 'simulated' && (
+        <div className={classes['simulated']} role="note">
+          <p>{t('check.simulated', { name: student.name })}</p>
+          <Checkbox
+            label={t('check.simulatedSure')}
+            checked={isSure}
+            onChange={({ currentTarget: { checked } }) => {
+              setSure(checked);
+            }}
+          />
+        </div>
+      )}
       <FormProblem error={write.error} />
       <Group>
         <Button
           size="lg"
           variant="filled"
-          disabled={!isWhole || !isReadable}
+          disabled={!isWhole || !isReadable || !isSure}
           loading={write.isPending}
           onClick={() => {
             write.mutate();

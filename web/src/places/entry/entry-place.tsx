@@ -1,15 +1,18 @@
-import { Button, Paper, Stack, Tabs, Text, Title } from '@mantine/core';
+import { Button, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
-import { openDemo, sessionQuery, type Session, type SessionWithCodes } from '../../api/session.queries.ts';
+import { openDemo, takeSession, type Session, type SessionWithCodes } from '../../api/session.queries.ts';
 import { markSignedIn } from '../../api/signed-out.ts';
 import { Brand } from '../../shell/brand.tsx';
+import benchPicture from './bench.jpg';
+import { FormProblem } from '../../ui/form-problem.tsx';
 import { NewCodes } from './new-codes.tsx';
 import { RecoverForm } from './recover-form.tsx';
 import { SignInForm } from '../../shell/sign-in-form.tsx';
 import { SignUpForm } from './sign-up-form.tsx';
+import { usePlaceTitle } from '../../shell/use-place-title.ts';
 import classes from './entry.module.css';
 
 /** Only places of this application can be gone back to. */
@@ -17,7 +20,11 @@ function placeOf(to: string | null): string {
   return to?.startsWith('/') && !to.startsWith('//') ? to : '/today';
 }
 
+type Asked = 'sign-in' | 'sign-up' | 'lost';
+
+/** The front door: a studio of one’s own or the demo, and signing in for who has been here. */
 export function EntryPlace(): ReactElement {
+  usePlaceTitle();
   const { t } = useTranslation();
   const navigate = useNavigate();
   const queries = useQueryClient();
@@ -25,10 +32,10 @@ export function EntryPlace(): ReactElement {
   const enter = (session: Session): void => {
     queries.clear();
     markSignedIn();
-    queries.setQueryData(sessionQuery.queryKey, session);
+    takeSession(queries, session);
     void navigate(placeOf(address.get('to')), { replace: true });
   };
-  const [isLost, setLost] = useState(false);
+  const [asked, setAsked] = useState<Asked>('sign-in');
   const [newcomer, setNewcomer] = useState<SessionWithCodes>();
   const demo = useMutation({ mutationFn: openDemo, onSuccess: enter });
   return (
@@ -39,54 +46,58 @@ export function EntryPlace(): ReactElement {
           {t('app.name')}
         </Title>
         <p className={classes['lead']}>{t('entry.lead')}</p>
-        <ul>
-          {t('entry.points', { returnObjects: true }).map((point) => (
-            <li key={point}>{point}</li>
-          ))}
-        </ul>
+        <figure>
+          <img src={benchPicture} width={1280} height={800} alt={t('entry.picture')} />
+        </figure>
       </div>
-      <Stack className={classes['doors'] ?? ''} gap="lg">
-        <div>
+      <div className={classes['doors']}>
+        <div className={classes['two']}>
+          <div>
+            <Button
+              variant="filled"
+              size="md"
+              fullWidth
+              onClick={() => {
+                setAsked('sign-up');
+              }}
+            >
+              {t('entry.signUp')}
+            </Button>
+            <p>{t('entry.signUpNote')}</p>
+          </div>
+          <div>
+            <Button
+              variant="filled"
+              size="md"
+              fullWidth
+              loading={demo.isPending}
+              onClick={() => {
+                demo.mutate();
+              }}
+            >
+              {t('entry.demo')}
+            </Button>
+            <p>{t('entry.demoNote')}</p>
+          </div>
+        </div>
+        <FormProblem error={demo.error} />
+        <section aria-labelledby="asked" className={classes['asked']}>
+          <h2 id="asked">{t(`entry.asked.${asked}`)}</h2>
+          {asked === 'sign-in' && <SignInForm onEnter={enter} />}
+          {asked === 'sign-up' && <SignUpForm onEnter={setNewcomer} />}
+          {asked === 'lost' && <RecoverForm onEnter={setNewcomer} />}
           <Button
-            variant="filled"
-            size="lg"
+            variant="subtle"
+            mt="sm"
             fullWidth
-            loading={demo.isPending}
             onClick={() => {
-              demo.mutate();
+              setAsked(asked === 'sign-in' ? 'lost' : 'sign-in');
             }}
           >
-            {t('entry.demo')}
+            {t(asked === 'sign-in' ? 'entry.lost' : 'entry.notLost')}
           </Button>
-          <Text size="sm" c={demo.error ? 'var(--brick-text)' : 'dimmed'} mt={6}>
-            {demo.error ? demo.error.message : t('entry.demoNote')}
-          </Text>
-        </div>
-        <Paper withBorder radius="lg" p="lg">
-          <Tabs defaultValue="sign-in">
-            <Tabs.List grow mb="md">
-              <Tabs.Tab value="sign-in">{t('entry.signIn')}</Tabs.Tab>
-              <Tabs.Tab value="sign-up">{t('entry.signUp')}</Tabs.Tab>
-            </Tabs.List>
-            <Tabs.Panel value="sign-in">
-              {isLost ? <RecoverForm onEnter={setNewcomer} /> : <SignInForm onEnter={enter} />}
-              <Button
-                variant="subtle"
-                mt="sm"
-                fullWidth
-                onClick={() => {
-                  setLost(!isLost);
-                }}
-              >
-                {t(isLost ? 'entry.notLost' : 'entry.lost')}
-              </Button>
-            </Tabs.Panel>
-            <Tabs.Panel value="sign-up">
-              <SignUpForm onEnter={setNewcomer} />
-            </Tabs.Panel>
-          </Tabs>
-        </Paper>
-      </Stack>
+        </section>
+      </div>
       {newcomer && (
         <NewCodes
           codes={newcomer.codes}

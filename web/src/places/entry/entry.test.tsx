@@ -6,7 +6,7 @@ import { session } from '../../testing/samples.ts';
 const CODES = ['aaaa-bbbb', 'cccc-dddd'];
 
 /** The form that is open. */
-const form = () => within(screen.getByRole('tabpanel'));
+const form = () => within(screen.getByRole('region'));
 
 async function enter(path = '/enter', answers = {}): Promise<OpenedPage> {
   const page = openPage(path, answers);
@@ -15,7 +15,7 @@ async function enter(path = '/enter', answers = {}): Promise<OpenedPage> {
 }
 
 async function askForStudio(user: OpenedPage['user']): Promise<void> {
-  await user.click(screen.getByRole('tab', { name: 'New studio' }));
+  await user.click(screen.getByRole('button', { name: 'New studio' }));
   await user.type(form().getByLabelText(/^Name of the studio/), 'Reed Bank');
   await user.type(form().getByLabelText(/^Your name/), 'Ida Tern');
   await user.type(form().getByLabelText(/^E-mail/), 'ida@example.org');
@@ -29,7 +29,7 @@ test('somebody who is signed out is asked to sign in, and comes back to where th
     'GET /api/session': out,
     'POST /api/session': session(),
   });
-  await screen.findByRole('tabpanel');
+  await screen.findByRole('region', { name: 'Sign in' });
   await user.type(form().getByLabelText(/^E-mail/), 'ida@example.org');
   await user.type(form().getByLabelText(/^Password/), 'a long password');
   answer({ 'GET /api/session': session() });

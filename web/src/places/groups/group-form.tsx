@@ -4,6 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { changeGroup, groupsQuery, type SingerGroup } from '../../api/groups.queries.ts';
 import { studentsQuery } from '../../api/students.queries.ts';
+import { toldApart } from '../../ui/told-apart.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 
 interface GroupFormProps {
@@ -51,7 +52,7 @@ export function GroupForm({ group, onDone, onCancel }: GroupFormProps): ReactEle
           label={t('groups.singers')}
           description={t('groups.singersHint')}
           maxValues={MOST}
-          data={students.map((student) => ({ value: student.id, label: student.name }))}
+          data={[...toldApart(students, t)].map(([value, label]) => ({ value, label }))}
           value={[...members]}
           onChange={setMembers}
         />

@@ -7,6 +7,7 @@ import { Link, useNavigate } from 'react-router';
 import { v7 } from 'uuid';
 import { groupsQuery } from '../../api/groups.queries.ts';
 import { studentsQuery } from '../../api/students.queries.ts';
+import { toldApart } from '../../ui/told-apart.ts';
 import { GroupForm } from './group-form.tsx';
 import classes from './groups.module.css';
 
@@ -18,7 +19,7 @@ export function GroupList(): ReactElement {
   const [newId, setNewId] = useState(() => v7());
   const groups = useQuery(groupsQuery).data ?? [];
   const students = useQuery(studentsQuery).data ?? [];
-  const nameOf = (id: string): string => students.find((student) => student.id === id)?.name ?? '';
+  const names = toldApart(students, t);
   return (
     <section className={classes['groups']}>
       <div>
@@ -40,7 +41,7 @@ export function GroupList(): ReactElement {
         {groups.map(({ id, name, members }) => (
           <li key={id}>
             <Link to={`/groups/${id}`}>{name}</Link>
-            <span>{members.map(nameOf).join(', ')}</span>
+            <span>{members.map((one) => names.get(one) ?? '').join(', ')}</span>
           </li>
         ))}
       </ul>

@@ -9,6 +9,8 @@ import classes from './groups.module.css';
 interface GroupStepsProps {
   readonly steps: readonly GroupStep[];
   readonly members: readonly Student[];
+  /** What they are called here, by id. */
+  readonly names: ReadonlyMap<string, string>;
 }
 
 /** Keys in one line: runs of semitones as a span, the rest one by one. */
@@ -52,15 +54,15 @@ function Part({ step, member }: { readonly step: GroupStep; readonly member: Stu
 /** What to do where too few keys are shared: a smaller shape, else two groups by name. */
 function WayOut({
   step,
-  members,
+  names,
 }: {
   readonly step: GroupStep;
-  readonly members: readonly Student[];
+  readonly names: ReadonlyMap<string, string>;
 }): ReactElement | null {
   const { t } = useTranslation();
   const { common, smaller } = step;
   if (!common?.smaller && !common?.groups) return null;
-  const nameOf = (id: string): string => members.find((member) => member.id === id)?.name ?? '';
+  const nameOf = (id: string): string => names.get(id) ?? '';
   return (
     <p className={classes['wayOut']}>
       {smaller !== undefined && t('groups.smaller', { pattern: smaller })}{' '}
@@ -72,16 +74,19 @@ function WayOut({
 }
 
 /** Every step of the routine for the group: keys in common, each singer’s octave written out, and ways out. */
-export function GroupSteps({ steps, members }: GroupStepsProps): ReactElement {
+export function GroupSteps({ steps, members, names }: GroupStepsProps): ReactElement {
   const { t } = useTranslation();
   return (
-    <Table verticalSpacing="sm" className={classes['steps'] ?? ''}>
+    // On a narrow page it moves sideways by itself, and is reached to be moved.
+    <Table tabIndex={0} verticalSpacing="sm" className={classes['steps'] ?? ''}>
       <Table.Thead>
         <Table.Tr>
           <Table.Th>{t('groups.step')}</Table.Th>
           <Table.Th>{t('groups.keys')}</Table.Th>
-          {members.map(({ id, name }) => (
-            <Table.Th key={id}>{name}</Table.Th>
+          {members.map(({ id }) => (
+            <Table.Th key={id}>
+              <bdi>{names.get(id)}</bdi>
+            </Table.Th>
           ))}
         </Table.Tr>
       </Table.Thead>
@@ -90,7 +95,7 @@ export function GroupSteps({ steps, members }: GroupStepsProps): ReactElement {
           <Table.Tr key={step.stepId}>
             <Table.Td>
               {step.exercise.name}
-              <WayOut step={step} members={members} />
+              <WayOut step={step} names={names} />
             </Table.Td>
             <Table.Td>
               {step.common ? (

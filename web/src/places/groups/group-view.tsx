@@ -1,18 +1,18 @@
-import { Button, Group, Menu, Modal, Select, Title } from '@mantine/core';
+import { Button, Group, Modal, Select, Title } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { groupSettings, type Exercise, type GroupStep } from '@soft-lark/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { Exercise } from '@soft-lark/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
-import { v7 } from 'uuid';
 import { groupsQuery, removeGroup, type SingerGroup } from '../../api/groups.queries.ts';
-import { addRoutine, routinesQuery, stepsOf, type Routine } from '../../api/routines.queries.ts';
+import { routinesQuery, type Routine } from '../../api/routines.queries.ts';
 import type { Student } from '../../api/students.queries.ts';
 import { ConfirmDelete } from '../../ui/confirm-delete.tsx';
-import { FormProblem } from '../../ui/form-problem.tsx';
+import { toldApart } from '../../ui/told-apart.ts';
 import { GroupForm } from './group-form.tsx';
 import { GroupSteps } from './group-steps.tsx';
+import { LeadMenu } from './lead-menu.tsx';
 import { useGroupSteps } from './use-group-steps.ts';
 import classes from './groups.module.css';
 
@@ -22,15 +22,23 @@ interface GroupViewProps {
   readonly shelf: ReadonlyMap<string, Exercise>;
 }
 
-/** The routine as one singer leads it: kept to the keys in common, in that singer’s octave; steps without one left out. */
-function ledSteps(routine: Routine, steps: readonly GroupStep[], singerId: string): Routine['steps'] {
-  return stepsOf(
-    routine.steps.flatMap((step) => {
-      const found = steps.find(({ stepId }) => stepId === step.id);
-      if (!found) return [];
-      const settings = found.common ? groupSettings(found, singerId) : {};
-      return settings ? [{ id: v7(), exerciseId: step.exerciseId, settings }] : [];
-    }),
+/** The routines that are this group’s own. */
+function GroupRoutines({ routines }: { readonly routines: readonly Routine[] }): ReactElement | null {
+  const { t } = useTranslation();
+  if (routines.length === 0) return null;
+  return (
+    <section className={classes['own']} aria-label={t('groups.own')}>
+      <h2>{t('groups.own')}</h2>
+      {routines.map(({ id, name, minutes }) => (
+        <div key={id}>
+          <Link to={`/routines/${id}`}>{name}</Link>
+          <span>{t('today.minutes', { count: minutes })}</span>
+          <Button component={Link} to={`/sing/${id}`} aria-label={`${t('today.sing')}, ${name}`}>
+            {t('today.sing')}
+          </Button>
+        </div>
+      ))}
+    </section>
   );
 }
 
@@ -41,26 +49,11 @@ export function GroupView({ group, members, shelf }: GroupViewProps): ReactEleme
   const queries = useQueryClient();
   const [isEditing, { open, close }] = useDisclosure(false);
   const all = useQuery(routinesQuery()).data ?? [];
-  const routines = all.filter(({ studentId }) => group.members.includes(studentId));
+  const routines = all.filter(({ studentId, groupId }) => groupId === undefined && group.members.includes(studentId));
   const [routineId, setRoutineId] = useState<string | null>(null);
   const routine = routines.find(({ id }) => id === routineId) ?? routines[0];
-  const steps = useGroupSteps(members, routine, shelf);
-  const nameOf = (id: string): string => members.find((member) => member.id === id)?.name ?? '';
-  const lead = useMutation({
-    mutationFn: (studentId: string) =>
-      addRoutine({
-        id: v7(),
-        studentId,
-        name: t('groups.ledName', { group: group.name }),
-        kind: routine?.kind ?? 'lesson',
-        minutes: routine?.minutes ?? 10,
-        steps: routine ? ledSteps(routine, steps ?? [], studentId) : [],
-      }),
-    onSuccess: async ({ id }) => {
-      await queries.invalidateQueries({ queryKey: ['routines'] });
-      await navigate(`/routines/${id}`);
-    },
-  });
+  const laid = useGroupSteps(members, routine, shelf);
+  const names = toldApart(members, t);
   return (
     <>
       <div className={classes['heading']}>
@@ -69,10 +62,12 @@ export function GroupView({ group, members, shelf }: GroupViewProps): ReactEleme
             {group.name}
           </Title>
           <p>
-            {members.map(({ id, name }, index) => (
+            {[...names].map(([id, name], index) => (
               <span key={id}>
                 {index > 0 && ', '}
-                <Link to={`/students/${id}`}>{name}</Link>
+                <Link to={`/students/${id}`}>
+                  <bdi>{name}</bdi>
+                </Link>
               </span>
             ))}
           </p>
@@ -97,40 +92,24 @@ export function GroupView({ group, members, shelf }: GroupViewProps): ReactEleme
         </Group>
       </div>
       {members.length < 2 && <p role="status">{t('groups.alone')}</p>}
+      <GroupRoutines routines={all.filter(({ groupId }) => groupId === group.id)} />
       {!routine && <p>{t('groups.noRoutine')}</p>}
       {routine && (
         <Group align="flex-end" className={classes['choice'] ?? ''}>
           <Select
             w={360}
             label={t('groups.routine')}
-            data={routines.map(({ id, name, studentId }) => ({ value: id, label: `${name} · ${nameOf(studentId)}` }))}
+            data={routines.map(({ id, name, studentId }) => ({
+              value: id,
+              label: `${name} · ${names.get(studentId) ?? ''}`,
+            }))}
             value={routine.id}
             onChange={setRoutineId}
           />
-          <Menu position="bottom-start" width={260}>
-            <Menu.Target>
-              <Button disabled={!steps} loading={lead.isPending}>
-                {t('groups.lead')}
-              </Button>
-            </Menu.Target>
-            <Menu.Dropdown>
-              <Menu.Label>{t('groups.leadHint')}</Menu.Label>
-              {members.map(({ id, name }) => (
-                <Menu.Item
-                  key={id}
-                  onClick={() => {
-                    lead.mutate(id);
-                  }}
-                >
-                  {name}
-                </Menu.Item>
-              ))}
-            </Menu.Dropdown>
-          </Menu>
+          <LeadMenu group={group} names={names} laid={laid} />
         </Group>
       )}
-      <FormProblem error={lead.error} />
-      {steps && <GroupSteps steps={steps} members={members} />}
+      {laid && <GroupSteps steps={laid.steps} members={members} names={names} />}
       <Modal opened={isEditing} onClose={close} title={t('groups.change')} size="lg">
         <GroupForm group={group} onDone={close} onCancel={close} />
       </Modal>

@@ -15,6 +15,16 @@ import {
 } from '../../testing/samples.ts';
 
 const GROUP: Schemas['GroupDto'] = { id: RUN, name: 'The pair', members: [STUDENT, OTHER_STUDENT], version: 2 };
+const LONG = [
+  'long-hiss',
+  'hum-glides',
+  'up-and-down-five',
+  'thirds',
+  'full-scale',
+  'octave-leap-and-settle',
+  'lip-trill-on-five',
+  'falling-hum',
+];
 const BASS = student({
   id: OTHER_STUDENT,
   name: 'Nan Osier',
@@ -79,7 +89,7 @@ test('the routine is put on the bench as one of them leads it', async () => {
     expect(page.path()).toBe(`/routines/${ROUTINE}`);
   });
   const made = page.sent[0]?.body as Schemas['NewRoutineDto'];
-  expect([made.studentId, made.name]).toEqual([OTHER_STUDENT, 'The pair, together']);
+  expect([made.studentId, made.groupId, made.name]).toEqual([OTHER_STUDENT, RUN, 'The pair, together']);
   expect(made.steps.find(({ exerciseId }) => exerciseId === 'up-and-down-five')?.settings.start).toBeLessThan(60);
 });
 
@@ -107,4 +117,32 @@ test('on a shared screen a group is not shown', async () => {
   localStorage.setItem('soft-lark.shared-screen', 'true');
   open(`/groups/${RUN}`);
   expect(await screen.findByText(/On a shared screen only the student in hand/)).toBeVisible();
+});
+
+test('two who are called alike are told apart by their voices', async () => {
+  open(`/groups/${RUN}`, { 'GET /api/students': [student(), { ...BASS, name: 'Maud Pellow' }] });
+  expect(await screen.findByRole('columnheader', { name: 'Maud Pellow (bass)' })).toBeVisible();
+  expect(screen.getByRole('columnheader', { name: 'Maud Pellow (mezzo)' })).toBeVisible();
+});
+
+test('what is led for the group is the group’s, and is not worked out for it once more', async () => {
+  const led = routine({ id: OTHER_STUDENT, name: 'The pair, together', groupId: RUN });
+  open(`/groups/${RUN}`, { 'GET /api/routines': [led, routine({ steps: [step('falling-hum')] })] });
+  const own = within(await screen.findByRole('region', { name: 'Sung together' }));
+  expect(own.getByRole('link', { name: 'The pair, together' })).toHaveAttribute('href', `/routines/${OTHER_STUDENT}`);
+  expect(screen.getByRole('combobox', { name: 'Work out for all of them' })).toHaveValue('Warm-up · Maud Pellow');
+});
+
+test('a led routine is fitted to the minutes of the routine it comes from', async () => {
+  const long = routine({ minutes: 5, steps: [...LONG].map((id) => step(id)) });
+  const page = open(`/groups/${RUN}`, { 'POST /api/routines': routine(), 'GET /api/routines': [long] });
+  await page.user.click(await screen.findByRole('button', { name: 'Put it on the bench' }));
+  await page.user.click(await screen.findByRole('menuitem', { name: 'Nan Osier' }));
+  await waitFor(() => {
+    expect(page.sent).toHaveLength(1);
+  });
+  const { steps, minutes } = page.sent[0]?.body as Schemas['NewRoutineDto'];
+  expect(minutes).toBe(5);
+  expect(steps.length).toBeLessThan(LONG.length);
+  expect(steps.length).toBeGreaterThan(1);
 });

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { locksQuery } from '../../api/gate.queries.ts';
-import { dayText, momentText } from '../../ui/format.ts';
+import { dayText, momentText } from '../../text/times.ts';
 import classes from './log.module.css';
 
 /** What the gate has locked for one student, and how the teacher came back from it. */

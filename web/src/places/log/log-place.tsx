@@ -23,7 +23,8 @@ export function LogPlace(): ReactElement {
   const inHand = useStudentInHand();
   const { isShared, mayShow } = useShown();
   const students = (useQuery(studentsQuery).data ?? []).filter(({ id }) => mayShow(id));
-  const asked = address.get('student') ?? inHand?.id ?? ALL;
+  // On a shared screen only the student in hand is shown, and so is theirs.
+  const asked = address.get('student') ?? (isShared ? inHand?.id : undefined) ?? ALL;
   const studentId = students.some(({ id }) => id === asked) ? asked : undefined;
   const logged = useRuns(studentId);
   const { runs, error, retry } = logged;

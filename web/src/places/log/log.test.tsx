@@ -51,6 +51,7 @@ test('an empty log says what comes here', async () => {
 
 test.each<[string, Partial<Schemas['RunSummaryDto']>, readonly string[]]>([
   ['a whole run', { marks: ['strain', 'easy'] }, ['18 of 20', 'A3 – D5', '4', 'strain, easy']],
+  ['one that went on', { sungKeys: 23 }, ['23, 3 more than planned', 'A3 – D5', '4', '']],
   ['one that sang nothing', { lowest: null, highest: null, sungKeys: 0 }, ['0 of 20', '–', '4', '']],
   ['one that was not ended', { endedAt: null, ease: null }, ['18 of 20', 'A3 – D5', 'not ended', '']],
   ['one without ease', { ease: null }, ['18 of 20', 'A3 – D5', '–', '']],
@@ -111,8 +112,10 @@ test('a run is shown key by key, planned above and sung below', async () => {
   openPage(`/log/${RUN}`, {
     [`GET /api/runs/${RUN}`]: run({ studentName: LONG_NAME, conditions: ['heavy', 'tired'] }),
   });
-  expect(await screen.findByRole('heading', { name: `${LONG_NAME}, Warm-up` })).toBeVisible();
-  expect(screen.getByText(/18 of 20 · A3 – D5 · ease 4 of 5 · that day: heavy, tired/)).toBeVisible();
+  expect(await screen.findByRole('heading', { name: new RegExp(`^${LONG_NAME} ?, Warm-up$`) })).toBeVisible();
+  expect(
+    screen.getByText(/18 of 20 · A3 – D5 · ease 4 of 5 · at the gate: heavy, tired · 9:00 at the piano, 2:20 planned/),
+  ).toBeVisible();
   const step = screen.getByText('Up and down five').closest('li') as HTMLElement;
   const [planned, real] = within(step).getAllByRole('list');
   expect(
@@ -127,6 +130,17 @@ test('a run is shown key by key, planned above and sung below', async () => {
   ).toEqual(['C', 'D♭skippedstrain']);
   expect(within(step).getByText(/92 bpm/)).toBeVisible();
   expect(screen.getByText('no keys')).toBeVisible();
+});
+
+test.each<[string, readonly Sung[], string]>([
+  ['passed over, because the run went on', [sung(60, { id: STEP, stepId: OTHER_STUDENT })], 'passed over'],
+  ['not come to, because nothing came after it', [], 'not come to'],
+])('keys of a step that were not sung are %s', async (_, keys, words) => {
+  const { plan } = run();
+  const later = { ...plan[0], stepId: OTHER_STUDENT, name: 'Thirds' } as (typeof plan)[number];
+  openPage(`/log/${RUN}`, { [`GET /api/runs/${RUN}`]: run({ plan: [...plan, later], sung: [...keys] }) });
+  const step = (await screen.findByText('Up and down five')).closest('li') as HTMLElement;
+  expect(within(step).getByText(words)).toBeVisible();
 });
 
 test('a run that is not there is said', async () => {

@@ -2,11 +2,12 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { RunSummary } from '../../api/runs.queries.ts';
-import { momentText, shortDayText } from '../../ui/format.ts';
+import { momentText, shortDayText } from '../../text/times.ts';
+import { TICK, TIP } from '../../ui/chart-look.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { writeNote } from '../../text/note-names.ts';
+
 const HEIGHT = 230;
-const TICK = { fill: 'var(--soft)', fontSize: 12.5 };
 
 /** Only the notes that mean something: how low and how high it went at most and at least. */
 function tellingNotes(data: readonly { readonly lowest: number; readonly highest: number }[]): number[] {
@@ -67,12 +68,7 @@ export function RunChart({ runs }: { readonly runs: readonly RunSummary[] }): Re
                   : [writeNote(Number(value)), name]
               }
               labelFormatter={(label) => momentText(Number(label))}
-              contentStyle={{
-                background: 'var(--sheet)',
-                border: '1px solid var(--line)',
-                borderRadius: 11,
-                boxShadow: 'none',
-              }}
+              {...TIP}
             />
             <Area
               dataKey="band"

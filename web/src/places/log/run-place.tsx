@@ -8,12 +8,13 @@ import { runQuery, type RunDetail } from '../../api/runs.queries.ts';
 import { ApiProblem } from '../../api/problem.ts';
 import { shelfQuery } from '../../api/shelf.queries.ts';
 import { Failure } from '../../ui/failure.tsx';
-import { clockText, momentText } from '../../ui/format.ts';
+import { clockText, momentText } from '../../text/times.ts';
 import { likeNeighbours } from '../../ui/like-neighbours.ts';
 import { useResultWords } from '../../ui/result-words.ts';
 import { Shape } from '../../ui/shape.tsx';
 import { useKeptRuns } from '../../runs/run-store.ts';
 import { writeNote } from '../../text/note-names.ts';
+import { keysWords } from './keys-words.ts';
 import classes from './log.module.css';
 
 type Step = RunDetail['plan'][number];
@@ -25,6 +26,8 @@ interface StepKeysProps {
   /** What became of a step without keys; undefined in runs from before that was kept, null where it was not come to. */
   readonly result: StepResult | null | undefined;
   readonly exercise: Exercise | undefined;
+  /** Whether something after it was sung or done. */
+  readonly wentOn: boolean;
 }
 
 /** What became of a step without keys; what was passed over never looks like done. */
@@ -43,7 +46,7 @@ function StillResult({ result, exercise }: Pick<StepKeysProps, 'result' | 'exerc
 }
 
 /** The keys of one step: as planned above, as sung below. */
-function StepKeys({ step, sung, result, exercise }: StepKeysProps): ReactElement {
+function StepKeys({ step, sung, result, exercise, wentOn }: StepKeysProps): ReactElement {
   const { t } = useTranslation();
   const tempo = sung[0]?.tempo;
   const helps = likeNeighbours(
@@ -65,17 +68,18 @@ function StepKeys({ step, sung, result, exercise }: StepKeysProps): ReactElement
       <div>
         <b>{step.name}</b>
         <small>
-          {clockText(step.seconds)}
+          {step.seconds > 0 && clockText(step.seconds)}
           {step.resistance !== undefined && ` · ${t('log.resistance', { resistance: step.resistance })}`}
           {tempo !== undefined && step.kind === 'pattern' && ` · ${t('log.tempo', { tempo })}`}
         </small>
       </div>
-      {step.keys.length === 0 ? (
+      {step.keys.length === 0 && sung.length === 0 ? (
         <StillResult result={result} exercise={exercise} />
       ) : (
         <dl>
           <dt>{t('log.planned')}</dt>
           <dd>
+            {step.keys.length === 0 && <p className={classes['none']}>{t('log.notPlanned')}</p>}
             <ol aria-label={`${step.name}, ${t('log.planned')}`} className={classes['planned']}>
               {step.keys.map((key, index) => (
                 <li key={index}>{nameOf(key)}</li>
@@ -84,6 +88,9 @@ function StepKeys({ step, sung, result, exercise }: StepKeysProps): ReactElement
           </dd>
           <dt>{t('log.sung')}</dt>
           <dd>
+            {sung.length === 0 && (
+              <p className={classes['none']}>{t(wentOn ? 'course.outcomes.passed-over' : 'course.notReached')}</p>
+            )}
             <ol aria-label={`${step.name}, ${t('log.sung')}`} className={classes['sung']}>
               {sung.map((key) => (
                 <li key={key.id} data-outcome={key.outcome} title={t('bench.top', { note: writeNote(key.high) })}>
@@ -91,7 +98,9 @@ function StepKeys({ step, sung, result, exercise }: StepKeysProps): ReactElement
                   {key.outcome === 'skipped' && <small>{t('log.skipped')}</small>}
                   {key.manner !== undefined && <small>{key.manner}</small>}
                   {key.marks.length > 0 && (
-                    <small>{key.marks.map((mark) => t(`piano.marks.${mark}`)).join(', ')}</small>
+                    <small data-easy={key.marks.every((mark) => mark === 'easy')}>
+                      {key.marks.map((mark) => t(`piano.marks.${mark}`)).join(', ')}
+                    </small>
                   )}
                 </li>
               ))}
@@ -115,6 +124,39 @@ function StepKeys({ step, sung, result, exercise }: StepKeysProps): ReactElement
   );
 }
 
+/** What was sung beside the plan, step by step: called up on the way, or an easier relative taken instead. */
+function besidePlan({ plan, sung }: RunDetail, shelf: ReadonlyMap<string, Exercise> | undefined): readonly Step[] {
+  const isPlanned = ({ stepId, exerciseId }: Sung): boolean =>
+    plan.some((step) => step.stepId === stepId && step.exerciseId === exerciseId);
+  const beside = new Map(sung.filter((key) => !isPlanned(key)).map((key) => [`${key.stepId} ${key.exerciseId}`, key]));
+  return [...beside.values()].map(({ stepId, exerciseId }) => {
+    const exercise = shelf?.get(exerciseId);
+    return {
+      stepId,
+      exerciseId,
+      name: exercise?.name ?? exerciseId,
+      kind: exercise?.work.kind ?? 'pattern',
+      seconds: 0,
+      keys: [],
+    };
+  });
+}
+
+/** The keys of one exercise in one step; a relative that took its place has its own. */
+function sungIn({ sung }: RunDetail, { stepId, exerciseId }: Step): readonly Sung[] {
+  return sung.filter((key) => key.stepId === stepId && key.exerciseId === exerciseId);
+}
+
+/** Whether anything of a step was sung or done. */
+function isTouched({ sung, results }: RunDetail, stepId: string): boolean {
+  return [...sung, ...(results ?? [])].some((one) => one.stepId === stepId && one.outcome !== 'passed-over');
+}
+
+/** Time at the piano, breaks and all, beside what was planned. */
+function tookSeconds({ startedAt, endedAt }: RunDetail): number | null {
+  return endedAt === null ? null : (Date.parse(endedAt) - Date.parse(startedAt)) / 1000;
+}
+
 /** One run, key by key: the plan as it stood, and what was really sung. */
 export function RunPlace(): ReactElement {
   const { t } = useTranslation();
@@ -136,31 +178,50 @@ export function RunPlace(): ReactElement {
       </>
     );
   const { lowest, highest } = run;
+  const took = tookSeconds(run);
   return (
     <>
       <Anchor component={Link} to={`/log?student=${run.studentId}`} className={classes['back'] ?? ''}>
         ← {t('log.back')}
       </Anchor>
       <Title order={1} fz={32}>
-        {run.studentName}, {run.routineName}
+        <bdi>{run.studentName}</bdi>, {run.routineName}
       </Title>
       <p className={classes['facts']}>
-        {momentText(run.startedAt)} · {t('log.keysOf', { sung: run.sungKeys, planned: run.plannedKeys })}
+        {momentText(run.startedAt)} · {keysWords(run, t)}
         {lowest !== null && highest !== null && ` · ${writeNote(lowest)} – ${writeNote(highest)}`}
         {run.ease !== null && ` · ${t('log.easeOf', { ease: run.ease })}`}
-        {run.conditions.length > 0 &&
-          ` · ${t('log.sungAs', { conditions: run.conditions.map((name) => t(`conditions.${name}`).toLowerCase()).join(', ') })}`}
+        {` · ${t('log.sungAs', {
+          conditions: run.conditions.map((name) => t(`conditions.${name}`).toLowerCase()).join(', ') || t('piano.fine'),
+        })}`}
+        {took !== null &&
+          ` · ${t('log.took', {
+            took: clockText(took),
+            planned: clockText(run.plan.reduce((sum, { seconds }) => sum + seconds, 0)),
+          })}`}
+        {run.atHome && ` · ${t('log.atHome')}`}
         {run.endedAt === null && ` · ${t('log.open')}`}
       </p>
       {run.note && <blockquote className={classes['quote']}>{run.note}</blockquote>}
       <ol className={classes['steps']}>
-        {run.plan.map((step) => (
+        {run.plan.map((step, index) => (
           <StepKeys
             key={step.stepId}
             step={step}
-            sung={run.sung.filter(({ stepId }) => stepId === step.stepId)}
+            sung={sungIn(run, step)}
             result={run.results ? (run.results.find(({ stepId }) => stepId === step.stepId) ?? null) : undefined}
             exercise={shelf?.get(step.exerciseId)}
+            wentOn={run.plan.slice(index + 1).some(({ stepId }) => isTouched(run, stepId))}
+          />
+        ))}
+        {besidePlan(run, shelf).map((step) => (
+          <StepKeys
+            key={`${step.stepId} ${step.exerciseId}`}
+            step={step}
+            sung={sungIn(run, step)}
+            result={undefined}
+            exercise={shelf?.get(step.exerciseId)}
+            wentOn
           />
         ))}
       </ol>

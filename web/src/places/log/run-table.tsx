@@ -3,8 +3,9 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
 import { useShown } from '../../shell/use-shown.ts';
-import { momentText } from '../../ui/format.ts';
+import { momentText } from '../../text/times.ts';
 import { writeNote } from '../../text/note-names.ts';
+import { keysWords } from './keys-words.ts';
 import type { LoggedRuns } from './use-runs.ts';
 import classes from './log.module.css';
 
@@ -33,9 +34,14 @@ export function RunTable({ runs = [], earlier, isLoading }: LoggedRuns): ReactEl
                 <Table.Td>
                   <Link to={`/log/${run.id}`}>{momentText(run.startedAt)}</Link>
                 </Table.Td>
-                <Table.Td>{run.studentName}</Table.Td>
-                <Table.Td>{run.routineName}</Table.Td>
-                <Table.Td>{t('log.keysOf', { sung: run.sungKeys, planned: run.plannedKeys })}</Table.Td>
+                <Table.Td>
+                  <bdi>{run.studentName}</bdi>
+                </Table.Td>
+                <Table.Td>
+                  {run.routineName}
+                  {run.atHome && <small> · {t('log.atHome')}</small>}
+                </Table.Td>
+                <Table.Td>{keysWords(run, t)}</Table.Td>
                 <Table.Td>
                   {run.lowest === null || run.highest === null
                     ? '–'

@@ -10,32 +10,31 @@ import {
 } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { KeyCap } from '../../ui/key-cap.tsx';
+import { KeyCap, KeyFor } from '../../ui/key-cap.tsx';
 import type { Running } from './use-run.ts';
+import { letGo } from './let-go.ts';
 import classes from './run.module.css';
 
 interface ActButtonProps {
   readonly label: string;
-  readonly keyName: string;
+  readonly keyCap: ReactElement;
   readonly onPress: () => void;
   readonly isOff?: boolean;
   readonly look?: 'main' | 'turn' | 'turn-here';
 }
 
-function ActButton({ label, keyName, onPress, isOff = false, look }: ActButtonProps): ReactElement {
+function ActButton({ label, keyCap, onPress, isOff = false, look }: ActButtonProps): ReactElement {
   return (
     <UnstyledButton
       className={classes['act'] ?? ''}
       data-look={look}
       disabled={isOff}
       aria-label={label}
-      onPointerUp={({ currentTarget }) => {
-        currentTarget.blur();
-      }}
+      onPointerUp={letGo}
       onClick={onPress}
     >
       <span>{label}</span>
-      <KeyCap>{keyName}</KeyCap>
+      {keyCap}
     </UnstyledButton>
   );
 }
@@ -64,7 +63,7 @@ export function ActButtons({ running, state, approach }: ActButtonsProps): React
     <div className={classes['acts']}>
       <ActButton
         label={t('piano.acts.again')}
-        keyName={t('piano.keys.again')}
+        keyCap={<KeyFor place="piano" name="again" />}
         isOff={!hasKeys}
         onPress={() => {
           act('again');
@@ -72,7 +71,7 @@ export function ActButtons({ running, state, approach }: ActButtonsProps): React
       />
       <ActButton
         label={t('piano.acts.skip')}
-        keyName={t('piano.keys.skip')}
+        keyCap={<KeyFor place="piano" name="skip" />}
         isOff={!hasKeys}
         onPress={() => {
           act('skip');
@@ -80,7 +79,7 @@ export function ActButtons({ running, state, approach }: ActButtonsProps): React
       />
       <ActButton
         label={isTurn ? t('piano.acts.turnHere') : t('piano.acts.turn')}
-        keyName={t('piano.keys.turn')}
+        keyCap={<KeyCap>↓</KeyCap>}
         look={isTurn ? 'turn-here' : 'turn'}
         isOff={!canTurnBack(state)}
         onPress={() => {
@@ -89,7 +88,7 @@ export function ActButtons({ running, state, approach }: ActButtonsProps): React
       />
       <ActButton
         label={t('piano.acts.homeNow')}
-        keyName={t('piano.keys.home')}
+        keyCap={<KeyFor place="piano" name="home" />}
         isOff={!canGoHome(state)}
         onPress={() => {
           act('home');
@@ -97,14 +96,14 @@ export function ActButtons({ running, state, approach }: ActButtonsProps): React
       />
       <ActButton
         label={onward}
-        keyName={t('piano.keys.nextStep')}
+        keyCap={<KeyFor place="piano" name="nextStep" />}
         onPress={() => {
           act('next-step');
         }}
       />
       <ActButton
         label={mainWord}
-        keyName={t('piano.keys.next')}
+        keyCap={<KeyCap>→</KeyCap>}
         look="main"
         onPress={() => {
           act('next');

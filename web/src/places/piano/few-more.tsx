@@ -3,8 +3,10 @@ import { fewMore, type RunState } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sentence } from '../../text/note-names.ts';
-import { FEW_MORE_KEYS } from './use-run-keys.ts';
+import { keyOf, useKeyChoice } from '../../ui/use-keys.ts';
+import { FEW_MORE } from './use-run-keys.ts';
 import type { Running } from './use-run.ts';
+import { letGo } from './let-go.ts';
 import classes from './run.module.css';
 
 const CHOICES = [1, 2, 3] as const;
@@ -18,6 +20,7 @@ export function FewMore({
   readonly state: RunState;
 }): ReactElement | null {
   const { t } = useTranslation();
+  const [keys] = useKeyChoice();
   const moment = `${String(state.stepIndex)}/${String(state.sung.length)}`;
   const [refused, setRefused] = useState({ moment: '', reason: '' });
   if (fewMore(state, 0, Infinity) === undefined) return null;
@@ -32,11 +35,9 @@ export function FewMore({
             <UnstyledButton
               key={more}
               aria-label={t('piano.thenHome', { count: more })}
-              title={t('piano.onKey', { key: FEW_MORE_KEYS[more - 1] })}
+              aria-keyshortcuts={keyOf(keys, 'piano', FEW_MORE[more - 1] ?? 'oneMore') ?? undefined}
               data-refused={!found?.canBe}
-              onPointerUp={({ currentTarget }) => {
-                currentTarget.blur();
-              }}
+              onPointerUp={letGo}
               onClick={() => {
                 if (found?.canBe) running.thenHome(more);
                 else setRefused({ moment, reason: found ? sentence(found.reason) : '' });

@@ -17,7 +17,7 @@ import classes from './gate.module.css';
 export type Answers = Partial<GateAnswers>;
 
 interface GateQuestionsProps {
-  readonly voice: VoiceFile;
+  readonly voice: Pick<VoiceFile, 'type' | 'age'>;
   /** Hours before a performance that change the day, by the rules of this student. */
   readonly performance: RuleTable['performance'];
   readonly chosen: readonly Condition[];

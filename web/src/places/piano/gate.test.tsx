@@ -106,6 +106,7 @@ test.each<[string, Partial<Schemas['VoiceFile']>, string]>([
 ])('hoarseness has the weeks of %s', async (_, file, words) => {
   const page = await openGate({ student: student({ voice: voice(file) }) });
   await answer(page, 'not at all', 'rough', 'no');
+  await page.user.click(screen.getByText('For some time'));
   expect(screen.getByLabelText(words)).toBeVisible();
 });
 
@@ -157,4 +158,13 @@ test('what is near to a performance is what this studio says', async () => {
   expect(near).toBeChecked();
   await user.click(screen.getByLabelText('performs within 36 hours'));
   expect(near).not.toBeChecked();
+});
+
+test('what the answers take off is said before it is begun', async () => {
+  const page = await openGate();
+  expect(screen.getByText('Begin waits for the three answers.')).toBeVisible();
+  await answer(page, 'not at all', 'as usual', 'no');
+  expect(screen.queryByText(/top .+ → /)).toBeNull();
+  await answer(page, 'tired');
+  expect(screen.getByText(/top [A-G][♯♭]?\d → [A-G][♯♭]?\d/)).toBeVisible();
 });

@@ -9,8 +9,9 @@ import {
   USUAL_RULES,
   type Exercise,
   type GateOutcome,
+  type LaidRoutine,
 } from '@soft-lark/core';
-import { useEffect, useState, type ReactElement } from 'react';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
@@ -24,9 +25,11 @@ import { endRun, keepRun, type KeptRun } from '../../runs/run-store.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { loadPiano, wakePiano } from '../../sound/piano.ts';
 import { useNow } from '../../ui/clock.ts';
-import { clockText, dayText, momentText } from '../../ui/format.ts';
+import { clockText, dayText, momentText } from '../../text/times.ts';
 import { GateQuestions, type Answers } from './gate-questions.tsx';
 import { LockPanel } from './lock-panel.tsx';
+import { todaysTop } from '../../flight/pitch-scale.ts';
+import { writeNote } from '../../text/note-names.ts';
 import { pitchesOf, plannedSteps } from './run-plan.ts';
 import { SoundState } from './sound-state.tsx';
 import classes from './gate.module.css';
@@ -54,10 +57,27 @@ interface OutcomeProps {
   readonly isEmpty: boolean;
   /** Seconds the routine was shortened to for such a day. */
   readonly cutTo: number | null;
+  /** The routine as it stood before the answers, and as they leave it. */
+  readonly before: LaidRoutine;
+  readonly after: LaidRoutine;
+}
+
+/** What the answers take off the top and the length, said only where they do. */
+function Difference({ before, after }: Pick<OutcomeProps, 'before' | 'after'>): ReactElement | null {
+  const { t } = useTranslation();
+  const [highBefore, high] = [todaysTop(before)?.limits.ceiling, todaysTop(after)?.limits.ceiling];
+  const top =
+    highBefore !== undefined && high !== undefined && highBefore !== high
+      ? [t('gate.topWas', { was: writeNote(highBefore), is: writeNote(high) })]
+      : [];
+  const [was, is] = [clockText(before.seconds), clockText(after.seconds)];
+  const length = was === is ? [] : [t('gate.lengthWas', { was, is })];
+  const changes = [...top, ...length];
+  return changes.length === 0 ? null : <b className={classes['difference']}>{changes.join(' · ')}</b>;
 }
 
 /** What the answers come to where a run may begin, in one line. */
-function Outcome({ outcome, isEmpty, cutTo }: OutcomeProps): ReactElement {
+function Outcome({ outcome, isEmpty, cutTo, before, after }: OutcomeProps): ReactElement {
   const { t } = useTranslation();
   const conditions =
     outcome.conditions.map((name) => t(`conditions.${name}`).toLowerCase()).join(', ') || t('piano.fine');
@@ -69,7 +89,8 @@ function Outcome({ outcome, isEmpty, cutTo }: OutcomeProps): ReactElement {
         {outcome.allowance === 'gentle' && t('gate.gentleToday')}
         {outcome.allowance === 'middle' && t('gate.middleToday')}{' '}
         {cutTo !== null && t('gate.cutTo', { time: clockText(cutTo) })}{' '}
-        {(outcome.length?.goes ?? 1) > 1 && t('gate.onceMore')}
+        {(outcome.length?.goes ?? 1) > 1 && t('gate.onceMore')}{' '}
+        {!isEmpty && <Difference before={before} after={after} />}
       </p>
     </>
   );
@@ -98,8 +119,11 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
   const minutes = minutesToday(outcome?.length, routine.minutes);
   const isCut = minutes < routine.minutes;
   const steps = isCut ? shortenedForToday(routine.steps, minutes, context) : routine.steps;
+  const before = useMemo(() => lay(routine, today, shelf, now), [lay, routine, today, shelf, now]);
   const laid = lay({ ...routine, steps }, day, shelf, now);
-  const plan = startRun(laid);
+  const isOpen = routine.steps.length === 0;
+  const plan = startRun(laid, isOpen);
+  const isEmpty = plan.steps.length === 0 && !isOpen;
   const isShut = lock !== null && !isReferred;
 
   // The first keys are wanted before the last answer.
@@ -125,6 +149,7 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
       studentId: student.id,
       routineId: routine.id,
       routineName: routine.name,
+      routineVersion: routine.version,
       startedAt: new Date().toISOString(),
       conditions: outcome.conditions,
       plan: plannedSteps(plan),
@@ -146,7 +171,7 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
           <Brand />
         </Link>
         <span className="heading">{routine.name}</span>
-        <span>{student.name}</span>
+        <bdi>{student.name}</bdi>
         <SoundState />
       </header>
       {broken && !isShut && (
@@ -192,8 +217,15 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
           />
           <div className={classes['outcome']} aria-live="polite">
             {outcome?.open && (
-              <Outcome outcome={outcome} isEmpty={plan.steps.length === 0} cutTo={isCut ? laid.seconds : null} />
+              <Outcome
+                outcome={outcome}
+                isEmpty={isEmpty}
+                cutTo={isCut ? laid.seconds : null}
+                before={before}
+                after={laid}
+              />
             )}
+            {!outcome && <p>{t('gate.waits')}</p>}
             {outcome?.open === false && (outcome.level === 'urgent' || outcome.level === 'not-today') && (
               <p className={classes['locked']}>{sentenceOf(outcome.level, outcome.reason)}</p>
             )}
@@ -202,7 +234,7 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
       )}
       <Group>
         {!isShut && (
-          <Button variant="filled" size="xl" disabled={!outcome?.open || plan.steps.length === 0} onClick={begin}>
+          <Button variant="filled" size="xl" disabled={!outcome?.open || isEmpty} onClick={begin}>
             {broken ? t('piano.startAfresh') : t('piano.begin')}
           </Button>
         )}

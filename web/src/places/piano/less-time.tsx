@@ -8,7 +8,7 @@ import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import type { KeptRun } from '../../runs/run-store.ts';
 import { useNow } from '../../ui/clock.ts';
-import { clockText } from '../../ui/format.ts';
+import { clockText } from '../../text/times.ts';
 import type { Running } from './use-run.ts';
 import classes from './run.module.css';
 
@@ -92,7 +92,7 @@ export function LessTime({ running, run, routine, today, shelf, left, inStep }: 
             variant="filled"
             disabled={!refitted || refitted.cuts.length === 0}
             onClick={() => {
-              if (refitted) running.refit(refitted.steps);
+              if (refitted) running.does({ type: 'refit', steps: refitted.steps });
               close();
             }}
           >

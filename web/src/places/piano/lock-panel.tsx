@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useLocking, type VoiceLock } from '../../api/gate.queries.ts';
-import { dayText } from '../../ui/format.ts';
+import { dayText } from '../../text/times.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import classes from './gate.module.css';
 

@@ -1,9 +1,10 @@
-import { UnstyledButton } from '@mantine/core';
+import { Popover, UnstyledButton } from '@mantine/core';
 import { currentKey, STOP_MARKS, type RunState } from '@soft-lark/core';
-import type { ReactElement } from 'react';
+import { useState, type ReactElement, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { KeyCap } from '../../ui/key-cap.tsx';
-import { MARK_KEYS, OVER_LIMIT } from './use-run-keys.ts';
+import { KeyFor } from '../../ui/key-cap.tsx';
+import { letGo } from './let-go.ts';
+import { MARKS_ASKED, OVER_LIMIT, SOUND_MARKS, type AskedMark } from './use-run-keys.ts';
 import type { Running } from './use-run.ts';
 import classes from './run.module.css';
 
@@ -11,44 +12,80 @@ interface MarkButtonsProps {
   readonly running: Running;
   readonly state: RunState;
   /** What is asked in this step; the others keep their place and are not pressed. */
-  readonly asked: typeof MARK_KEYS;
+  readonly asked: readonly AskedMark[];
 }
 
-/** Marks on the key being sung; the four that stop stand apart. */
-export function MarkButtons({ running, state, asked }: MarkButtonsProps): ReactElement {
+/** One mark, as a press. */
+function MarkButton({ mark, running, state, asked }: MarkButtonsProps & { readonly mark: AskedMark }): ReactElement {
   const { t } = useTranslation();
   const hasKeys = currentKey(state) !== undefined;
   return (
-    <div className={classes['marks']}>
-      {MARK_KEYS.map(([mark, key]) => (
+    <UnstyledButton
+      className={classes['mark'] ?? ''}
+      data-stops={STOP_MARKS.has(mark)}
+      disabled={(!hasKeys && !STOP_MARKS.has(mark)) || !asked.includes(mark)}
+      title={asked.includes(mark) ? undefined : t('piano.onlyEase')}
+      aria-pressed={state.marks.includes(mark)}
+      onPointerUp={letGo}
+      onClick={() => {
+        running.mark(mark);
+      }}
+    >
+      {t(`piano.marks.${mark}`)} <KeyFor place="piano" name={mark} />
+    </UnstyledButton>
+  );
+}
+
+/** Marks told less often, behind one press; it lights while one of them is on the key. */
+function MoreMarks({ state, children }: { readonly state: RunState; readonly children: ReactNode }): ReactElement {
+  const { t } = useTranslation();
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <Popover opened={isOpen} onChange={setOpen} position="top" shadow="none" withArrow>
+      <Popover.Target>
         <UnstyledButton
-          key={mark}
           className={classes['mark'] ?? ''}
-          data-stops={STOP_MARKS.has(mark)}
-          disabled={(!hasKeys && !STOP_MARKS.has(mark)) || !asked.some(([name]) => name === mark)}
-          title={asked.some(([name]) => name === mark) ? undefined : t('piano.onlyEase')}
-          aria-pressed={state.marks.includes(mark)}
-          onPointerUp={({ currentTarget }) => {
-            currentTarget.blur();
-          }}
+          aria-pressed={SOUND_MARKS.some((mark) => state.marks.includes(mark))}
+          onPointerUp={letGo}
           onClick={() => {
-            running.mark(mark);
+            setOpen(!isOpen);
           }}
         >
-          {t(`piano.marks.${mark}`)} <KeyCap>{key.toUpperCase()}</KeyCap>
+          {t('piano.moreMarks')}
         </UnstyledButton>
-      ))}
+      </Popover.Target>
+      <Popover.Dropdown
+        className={classes['marks'] ?? ''}
+        onClick={() => {
+          setOpen(false);
+        }}
+      >
+        {children}
+      </Popover.Dropdown>
+    </Popover>
+  );
+}
+
+/** Marks on the key being sung; those that stop stand apart. */
+export function MarkButtons(props: MarkButtonsProps): ReactElement {
+  const { running, state } = props;
+  const { t } = useTranslation();
+  const button = (mark: AskedMark): ReactElement => <MarkButton key={mark} mark={mark} {...props} />;
+  const usual = MARKS_ASKED.filter((mark) => !SOUND_MARKS.includes(mark));
+  return (
+    <div className={classes['marks']}>
+      {usual.filter((mark) => !STOP_MARKS.has(mark)).map(button)}
+      <MoreMarks state={state}>{SOUND_MARKS.map(button)}</MoreMarks>
+      {usual.filter((mark) => STOP_MARKS.has(mark)).map(button)}
       <UnstyledButton
         className={classes['mark'] ?? ''}
         data-stops
-        onPointerUp={({ currentTarget }) => {
-          currentTarget.blur();
-        }}
+        onPointerUp={letGo}
         onClick={() => {
           running.effort(OVER_LIMIT);
         }}
       >
-        {t('piano.effort')} <KeyCap>5</KeyCap>
+        {t('piano.effort')} <KeyFor place="piano" name="effort" />
       </UnstyledButton>
       <span className={classes['marksHint']}>{t('piano.marksHint')}</span>
     </div>

@@ -6,7 +6,6 @@ import {
   momentOf,
   sungSyllables,
   syllablesFor,
-  keyName,
   type Exercise,
   type RunState,
   type RunStep,
@@ -20,13 +19,18 @@ import { historyQuery } from '../../api/history.queries.ts';
 import { CoursePicture, usePartWords } from '../../flight/course.tsx';
 import { layRunStones } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
-import { clockText } from '../../ui/format.ts';
-import { KeyCap } from '../../ui/key-cap.tsx';
+import { clockText } from '../../text/times.ts';
+import { KeyFor } from '../../ui/key-cap.tsx';
 import { useLastSungWords, useResultWords } from '../../ui/result-words.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { Mirror } from './mirror.tsx';
-import { nextHelp } from './use-run-keys.ts';
+import { keyWords } from './key-words.ts';
+import { TakeBack } from './take-back.tsx';
+import { TempoButtons } from './tempo-buttons.tsx';
+import { TuneNow } from './tune-now.tsx';
+import { nextHelp, nextVowel } from './use-run-keys.ts';
 import type { Running } from './use-run.ts';
+import { letGo } from './let-go.ts';
 import classes from './run.module.css';
 
 interface NowPanelProps {
@@ -52,11 +56,12 @@ function Syllables({ state, exercise }: Shown): ReactElement | null {
   const zone = currentKey(state)?.zone;
   const work = exercise?.work;
   const isOwn =
+    !step?.vowel &&
     step?.syllables === undefined &&
     work?.kind === 'pattern' &&
     zone !== undefined &&
     work.syllablesAt[zone] !== undefined;
-  const sung = isOwn ? syllablesFor(work, zone) : sungSyllables({ events });
+  const sung = isOwn ? syllablesFor(work, zone) : step?.vowel ? [step.vowel] : sungSyllables({ events });
   const plain = writtenSyllables(exercise, step) ?? '';
   // What is sung again and again is said once.
   const told = sung.filter((syllable, index) => syllable !== sung[index - 1]);
@@ -100,7 +105,7 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
     <section className={classes['still']}>
       {step?.mirror === true && <Mirror key={step.stepId} />}
       <div className={classes['part']}>
-        <small aria-live="polite">
+        <small>
           {moment && t(`course.rounds.${moment.part.act}`, { round: moment.part.round, count: course?.rounds ?? 1 })}
         </small>
         <p className={`${classes['count'] ?? ''} heading`}>
@@ -125,9 +130,10 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
 }
 
 /** Who sounds in this key, a press for the next choice, and the manner of this pass. */
-function Way({ running, state }: Pick<NowPanelProps, 'running' | 'state'>): ReactElement | null {
+function Way({ running, state, exercise }: Omit<NowPanelProps, 'studentId'>): ReactElement | null {
   const { t } = useTranslation();
   const { help, manner, pass } = currentKey(state) ?? {};
+  const vowel = currentStep(state)?.vowel;
   if (!help) return null;
   return (
     <p className={classes['sungAs']}>
@@ -136,15 +142,24 @@ function Way({ running, state }: Pick<NowPanelProps, 'running' | 'state'>): Reac
       {manner !== undefined && <b>{manner}</b>}
       <UnstyledButton
         title={t('piano.helpHint')}
-        onPointerUp={({ currentTarget }) => {
-          currentTarget.blur();
-        }}
+        onPointerUp={letGo}
         onClick={() => {
-          running.help(nextHelp(help));
+          running.does({ type: 'help', help: nextHelp(help) });
         }}
       >
-        {t(`piano.helps.${help}`)} <KeyCap>{t('piano.keys.help')}</KeyCap>
+        {t(`piano.helps.${help}`)} <KeyFor place="piano" name="help" />
       </UnstyledButton>
+      {exercise?.resistance === undefined && (
+        <UnstyledButton
+          title={t('piano.vowelHint')}
+          onPointerUp={letGo}
+          onClick={() => {
+            running.does({ type: 'vowel', vowel: nextVowel(vowel) });
+          }}
+        >
+          {t('piano.vowel')} <KeyFor place="piano" name="vowel" />
+        </UnstyledButton>
+      )}
     </p>
   );
 }
@@ -157,6 +172,41 @@ function sungAs({ stepId, keys }: RunStep, { sung }: RunState, index: number): S
   const found = sung.filter((key) => key.stepId === stepId && isLike(key));
   // A key that was sung once more has more entries than places; the last one counts.
   return keys.filter(isLike).length > 1 ? found[keys.slice(0, index).filter(isLike).length] : found.at(-1);
+}
+
+interface KeysTableProps {
+  readonly step: RunStep;
+  readonly keyIndex: number;
+  readonly marksAt: (index: number) => string;
+}
+
+/** The stones in words, for whoever does not see them. */
+function KeysTable({ step, keyIndex, marksAt }: KeysTableProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <table className="visually-hidden">
+      <caption>{t('piano.keysOf', { step: step.name })}</caption>
+      <thead>
+        <tr>
+          {(['key', 'leg', 'high', 'marks'] as const).map((name) => (
+            <th key={name} scope="col">
+              {t(`bench.table.${name}`)}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {step.keys.map((key, index) => (
+          <tr key={index} aria-current={index === keyIndex ? 'step' : undefined}>
+            <th scope="row">{keyWords(step, key)}</th>
+            <td>{t(`bench.legs.${key.leg}`)}</td>
+            <td>{writeNote(key.high)}</td>
+            <td>{marksAt(index)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
 }
 
 /** The key now in letters that carry across a room, and the way it has come and will go. */
@@ -182,27 +232,41 @@ export function NowPanel({ running, state, exercise, studentId }: NowPanelProps)
     <section className={classes['now']}>
       <div className={classes['key']}>
         <small>
-          {isGlide ? t('piano.glideNow', { index: state.keyIndex + 1, count: step.keys.length }) : t('piano.now')}
+          {isGlide
+            ? t('piano.glideNow', { index: state.keyIndex + 1, count: step.keys.length })
+            : t('piano.nowAt', { tempo: Math.round(key.tempo) })}
+          {last && ` · ${t('course.lastTime', { result: sungWords(last, exercise) })}`}
         </small>
-        <output className={`${classes['letter'] ?? ''} heading`} aria-live="assertive" data-glide={isGlide}>
-          {isGlide ? `${writeNote(key.low)} – ${writeNote(key.high)}` : keyName(key.tonic)}
+        <output className={`${classes['letter'] ?? ''} heading`} data-glide={isGlide}>
+          {keyWords(step, key)}
         </output>
         <Syllables state={state} exercise={exercise} />
-        <Way running={running} state={state} />
-        {last && <p className={classes['then']}>{t('course.lastTime', { result: sungWords(last, exercise) })}</p>}
+        <Way running={running} state={state} exercise={exercise} />
       </div>
-      <div ref={ref} className={classes['way']}>
-        <Stones
-          path={path}
-          current={state.keyIndex}
-          marksAt={marksAt}
-          under={({ id }) =>
-            id === path.stones.at(-1)?.id && step.keys.at(-1)?.leg === 'home' ? [t('piano.home')] : []
-          }
-          {...(turns && { turnText: t('piano.turnTop', { note: writeNote(top) }) })}
-        />
+      <div className={classes['tuneAndWay']}>
+        <TuneNow step={step} current={key} exercise={exercise} going={running.going} />
+        <div ref={ref} className={classes['way']}>
+          <Stones
+            path={path}
+            current={state.keyIndex}
+            marksAt={marksAt}
+            pressWords={({ key: name }) => t('piano.toKey', { key: name })}
+            onPress={({ id }) => {
+              running.toKey(path.stones.findIndex((stone) => stone.id === id));
+            }}
+            under={({ id }) =>
+              id === path.stones.at(-1)?.id && step.keys.at(-1)?.leg === 'home' ? [t('piano.home')] : []
+            }
+            {...(turns && { turnText: t('piano.turnTop', { note: writeNote(top) }) })}
+          />
+        </div>
+      </div>
+      <div className={classes['side']}>
+        <TempoButtons running={running} state={state} />
+        <TakeBack running={running} state={state} />
       </div>
       {step.mirror === true && <Mirror key={step.stepId} />}
+      <KeysTable step={step} keyIndex={state.keyIndex} marksAt={marksAt} />
     </section>
   );
 }

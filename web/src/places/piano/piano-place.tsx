@@ -45,6 +45,7 @@ export function PianoPlace(): ReactElement {
   const broken = runs.find((kept) => kept.routineId === routineId && kept.endedAt === undefined);
   if (!run)
     return <Gate routine={routine.data} today={today.data} shelf={shelf.data} broken={broken} onBegin={setRunId} />;
-  if (run.state.phase === 'finished') return <ClosingCard run={run} student={today.data.student} />;
+  if (run.state.phase === 'finished')
+    return <ClosingCard run={run} routine={routine.data} student={today.data.student} />;
   return <RunScreen run={run} routine={routine.data} today={today.data} shelf={shelf.data} />;
 }

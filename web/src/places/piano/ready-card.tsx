@@ -1,5 +1,4 @@
 import { Button, Group, Modal, SegmentedControl } from '@mantine/core';
-import { useHotkeys } from '@mantine/hooks';
 import { READY_GLIDE, repairsFor, secondsLeft, type Exercise, type Repair } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactElement } from 'react';
@@ -12,8 +11,9 @@ import type { StudentToday } from '../../api/students.queries.ts';
 import { spentSeconds } from '../../runs/run-clock.ts';
 import type { KeptRun } from '../../runs/run-store.ts';
 import { useNow } from '../../ui/clock.ts';
-import { clockText } from '../../ui/format.ts';
+import { clockText } from '../../text/times.ts';
 import type { Running } from './use-run.ts';
+import { useKeys } from '../../ui/use-keys.ts';
 import classes from './run.module.css';
 
 interface ReadyCardProps {
@@ -74,10 +74,7 @@ export function ReadyCard(props: ReadyCardProps): ReactElement {
     running.mend([]);
   };
   // The pedal goes on here as well.
-  useHotkeys([
-    ['ArrowRight', goOn],
-    ['PageDown', goOn],
-  ]);
+  useKeys({ place: 'piano', other: { ArrowRight: goOn, PageDown: goOn }, isInDialog: true });
   return (
     <Modal opened onClose={goOn} title={t('piano.ready.title')} size="xl" closeOnClickOutside={false}>
       <ul className={classes['ready']}>

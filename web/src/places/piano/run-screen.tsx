@@ -1,35 +1,45 @@
-import { Button } from '@mantine/core';
+import { Button, UnstyledButton } from '@mantine/core';
+import { IconChevronLeft } from '@tabler/icons-react';
 import {
   asTaught,
   currentKey,
   currentStep,
   isReadyDue,
   judgesSound,
+  playsOn,
   secondsLeft,
   type Exercise,
 } from '@soft-lark/core';
+import { notifications } from '@mantine/notifications';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactElement } from 'react';
+import { useEffect, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { approachFor } from '../../api/lay.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { Brand } from '../../shell/brand.tsx';
-import { clockText } from '../../ui/format.ts';
-import { KeyCap } from '../../ui/key-cap.tsx';
-import { KeySheet } from '../../ui/key-sheet.tsx';
+import { useSoundChoices } from '../../sound/sound-choices.ts';
+import { clockText } from '../../text/times.ts';
+import { KeyCap, KeyFor } from '../../ui/key-cap.tsx';
 import { ActButtons } from './act-buttons.tsx';
+import { HandsButton } from './hands.tsx';
 import { LessTime } from './less-time.tsx';
+import { useSpokenCount } from './count-words.ts';
 import { MarkButtons } from './mark-buttons.tsx';
+import { MoreMenu } from './more-menu.tsx';
 import { NowPanel } from './now-panel.tsx';
 import type { KeptRun } from '../../runs/run-store.ts';
+import { OpenRun } from './open-run.tsx';
 import { ReadyCard } from './ready-card.tsx';
+import { RunSays } from './run-says.tsx';
 import { SayBand } from './say-band.tsx';
-import { SoundState } from './sound-state.tsx';
+import { SoundButton } from './sound-button.tsx';
 import { StopCard } from './stop-card.tsx';
-import { EASE_MARKS, MARK_KEYS, useRunKeys } from './use-run-keys.ts';
+import { useKeyParts } from './use-key-parts.ts';
+import { EASE_MARKS, MARKS_ASKED, useRunKeys } from './use-run-keys.ts';
 import { useRun } from './use-run.ts';
+import { letGo } from './let-go.ts';
 import classes from './run.module.css';
 
 interface RunScreenProps {
@@ -40,20 +50,39 @@ interface RunScreenProps {
   readonly shelf: ReadonlyMap<string, Exercise>;
 }
 
+/** A routine that is changed elsewhere meanwhile changes nothing of the run, and that is said once. */
+function usePlanNotice({ id, routineVersion }: KeptRun, { version }: Routine): void {
+  const { t } = useTranslation();
+  const isChanged = routineVersion !== undefined && version > routineVersion;
+  useEffect(() => {
+    if (isChanged) notifications.show({ id: `plan-${id}`, message: t('piano.planChanged') });
+  }, [isChanged, id, t]);
+}
+
 /** The run-through: readable from two metres, every act one key or tap. */
 export function RunScreen({ run, routine, today, shelf }: RunScreenProps): ReactElement | null {
   const { t } = useTranslation();
   const { state } = run;
-  const running = useRun(run, today.student);
   const step = currentStep(state);
   const isStopped = state.phase === 'stopped';
   const studio = useQuery(sessionQuery).data;
   const approach = approachFor(studio, today.student);
+  const [handed, setHanded] = useState<{ readonly isOn: boolean; readonly stepId: string | undefined } | null>(null);
+  const usual = step?.pace ? step.pace === 'plays-on' : (handed?.isOn ?? playsOn(approach));
+  // What was pressed holds from here on; a step with a pace of its own begins with that all the same.
+  const isPlayingOn = handed && handed.stepId === step?.stepId ? handed.isOn : usual;
+  const [{ speaks }] = useSoundChoices();
+  const running = useRun(run, useKeyParts(today.student.voice), isPlayingOn);
   const asksReady = (studio?.readyQuestions.length ?? 0) > 0 && isReadyDue(state, shelf);
   const written = step && shelf.get(step.exerciseId);
-  const marks = written && !judgesSound(written, approach) ? EASE_MARKS : MARK_KEYS;
-  useRunKeys(running, state, marks, !isStopped && !asksReady);
-  if (!step) return null;
+  const marks = written && !judgesSound(written, approach) ? EASE_MARKS : MARKS_ASKED;
+  const handOver = (): void => {
+    setHanded({ isOn: !isPlayingOn, stepId: step?.stepId });
+  };
+  usePlanNotice(run, routine);
+  useRunKeys(running, state, marks, !isStopped && !asksReady, handOver);
+  useSpokenCount(speaks, state, running.going?.id ?? null, currentKey(state)?.cueSeconds ?? 0);
+  if (!step) return <OpenRun running={running} run={run} today={today} shelf={shelf} />;
   const exercise = written && asTaught(written, { approach });
   const isPaused = state.phase === 'paused';
   const left = secondsLeft(state);
@@ -64,6 +93,18 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
       <header>
         <Brand />
         <h1 className="heading">{step.name}</h1>
+        <UnstyledButton
+          className={classes['before'] ?? ''}
+          aria-label={t('piano.previousStep')}
+          title={t('piano.previousStep')}
+          disabled={state.stepIndex === 0}
+          onPointerUp={letGo}
+          onClick={() => {
+            running.act('previous-step');
+          }}
+        >
+          <IconChevronLeft size={22} aria-hidden />
+        </UnstyledButton>
         <span className={classes['place']}>
           {t('piano.step', { step: state.stepIndex + 1, count: state.steps.length })}
           {step.overlay && ` · ${step.overlay}`}
@@ -75,7 +116,18 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
           <b>{clockText(left.run - inKey)}</b> {t('piano.left')} · {t('piano.stepLeft')}{' '}
           <b>{clockText(left.step - inKey)}</b>
         </span>
-        <SoundState />
+        <SoundButton />
+        <HandsButton running={running} state={state} />
+        <MoreMenu running={running} run={run} today={today} shelf={shelf} />
+        <Button
+          size="md"
+          className={classes['pace'] ?? ''}
+          aria-pressed={isPlayingOn}
+          rightSection={<KeyFor place="piano" name="playOn" />}
+          onClick={handOver}
+        >
+          {t(isPlayingOn ? 'piano.playsOn' : 'piano.waits')}
+        </Button>
         <LessTime
           running={running}
           run={run}
@@ -96,13 +148,13 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
           {isPaused ? t('piano.resume') : t('piano.pause')}
         </Button>
       </header>
+      <RunSays state={state} />
       <NowPanel running={running} state={state} exercise={exercise} studentId={run.studentId} />
       <SayBand running={running} state={state} exercise={exercise} approach={approach} />
       <footer>
         <MarkButtons running={running} state={state} asked={marks} />
         <ActButtons running={running} state={state} approach={approach} />
       </footer>
-      <KeySheet />
       {asksReady && <ReadyCard running={running} run={run} routine={routine} today={today} shelf={shelf} />}
       {isStopped && <StopCard running={running} run={run} today={today} shelf={shelf} />}
     </main>

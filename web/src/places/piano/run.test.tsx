@@ -66,12 +66,27 @@ test('pausing stands still, and the same key ends it', async () => {
   expect(screen.getByRole('button', { name: /^Pause/ })).toBeVisible();
 });
 
+test('after a dialog the space bar pauses and presses nothing else', async () => {
+  const { user } = await begun();
+  await user.click(press('Start'));
+  await user.click(press('More'));
+  await user.click(await screen.findByRole('menuitem', { name: 'Keys' }));
+  await user.keyboard('{Escape}');
+  await waitFor(() => {
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+  press('More').focus();
+  await user.keyboard(' ');
+  expect(screen.queryByRole('dialog')).toBeNull();
+  expect(screen.getByRole('button', { name: /^Go on/ })).toBeVisible();
+});
+
 test.each([
-  ['pain', '1', /Pain ends the singing for today/, false],
-  ['tickle', '2', /A tickle is the throat asking for a pause/, true],
-  ['cough', '3', /A cough is the throat asking for a pause/, true],
-  ['dizzy', '4', /Sit down and breathe as usual/, true],
-  ['effort', '5', /More effort than a warm-up may cost/, true],
+  ['pain', 'x', /Pain ends the singing for today/, false],
+  ['tickle', 'i', /A tickle is the throat asking for a pause/, true],
+  ['cough', 'o', /A cough is the throat asking for a pause/, true],
+  ['dizzy', 'd', /Sit down and breathe as usual/, true],
+  ['effort', 'f', /More effort than a warm-up may cost/, true],
 ])('%s stops the step, by its button and by its key', async (mark, key, words, mayGoOn) => {
   const { user } = await begun();
   await user.click(press('Start'));
@@ -90,7 +105,7 @@ test.each([
 test('after a stop something easier is offered, and taken in its place', async () => {
   const { user } = await begun({ steps: [step('thirds'), step('falling-hum')] });
   await user.click(press('Start'));
-  await user.keyboard('5');
+  await user.keyboard('f');
   const dialog = await screen.findByRole('dialog');
   const easier = within(dialog).getByRole('button', { name: /^Go on easier: / });
   const name = easier.textContent.replace('Go on easier: ', '');
@@ -101,7 +116,7 @@ test('after a stop something easier is offered, and taken in its place', async (
 test('no key acts through a stop that is open', async () => {
   const { user } = await begun();
   await user.click(press('Start'));
-  await user.keyboard('1');
+  await user.keyboard('x');
   await screen.findByRole('dialog');
   await user.keyboard('{ArrowRight}n');
   expect(title()).toBe('Up and down five');
@@ -162,7 +177,7 @@ test('less time than planned: what is cut is said first', async () => {
 
 test('cautions of an exercise are said before it begins', async () => {
   await begun({ steps: [step('straw-slides'), step('falling-hum')] });
-  expect(screen.getByText(/straw/i, { selector: 'p' })).toBeVisible();
+  expect(screen.getByRole('note', { name: 'Heed before it begins' })).toBeVisible();
 });
 
 test('before the cool-down the studio’s questions are asked, and a no offers a block', async () => {
@@ -181,4 +196,62 @@ test('before the cool-down the studio’s questions are asked, and a no offers a
   await user.click(within(asked).getByText('No'));
   await user.click(await within(dialog).findByRole('button', { name: /Mend/ }));
   expect(title()).not.toBe('Falling hum');
+});
+
+test('the tune of the key stands on a staff with its tempo, and moves on with the key', async () => {
+  const { user } = await begun();
+  expect(screen.getByRole('img', { name: 'Staff notation of 1 2 3 4 5 4 3 2 1:2, from D♭4' })).toBeVisible();
+  expect(screen.getByText(/^now · \d+ bpm$/)).toBeVisible();
+  await user.click(press('Start'));
+  await user.click(press('Next key'));
+  expect(screen.getByRole('img', { name: 'Staff notation of 1 2 3 4 5 4 3 2 1:2, from D4' })).toBeVisible();
+});
+
+test('the studio says whether keys go on by themselves, and the piano hands over either way', async () => {
+  const waits = { 'GET /api/session': session({ approach: { 'at-the-piano': 'waits' } }) };
+  const { user } = await begun({}, waits);
+  const pace = screen.getByRole('button', { name: /^Waits for me/ });
+  expect(pace).toHaveAttribute('aria-pressed', 'false');
+  await user.keyboard('w');
+  expect(screen.getByRole('button', { name: /^Plays on/ })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('whoever does not see the stones has them as a table, and is told the key and its leg', async () => {
+  const { user } = await begun();
+  const table = within(screen.getByRole('table', { name: 'Keys of Up and down five' }));
+  const rows = table.getAllByRole('row').slice(1);
+  expect(rows.filter((row) => row.getAttribute('aria-current') === 'step')).toEqual([rows[0]]);
+  await user.click(press('Start'));
+  await user.click(press('Next key'));
+  expect(rows[1]).toHaveAttribute('aria-current', 'step');
+  const key = document.querySelector('output')?.textContent ?? '';
+  expect(screen.getAllByRole('status').some(({ textContent }) => textContent.includes(`${key}up`))).toBe(true);
+});
+
+test('faster is said before it is heard; a stone is gone to; the step before comes back', async () => {
+  const { user } = await begun();
+  await user.click(press('Start'));
+  const tempo = Number(/now · (\d+) bpm/.exec(document.body.textContent)?.[1]);
+  await user.click(press('Faster by 4'));
+  expect(screen.getByText(`then ${String(tempo + 4)}`)).toBeVisible();
+  expect(screen.getByText(`now · ${String(tempo)} bpm`)).toBeVisible();
+  const [, , third] = screen.getAllByRole('button', { name: /^Sing .+ now$/ });
+  await user.click(third as HTMLElement);
+  expect(screen.getByText(`now · ${String(tempo + 4)} bpm`)).toBeVisible();
+  await user.keyboard('n');
+  expect(title()).toBe('Falling hum');
+  await user.click(press('The step before'));
+  expect(title()).toBe('Up and down five');
+  expect(press('Start')).toBeVisible();
+});
+
+test('a step with a pace of its own begins with it, and what is pressed holds in the steps that have none', async () => {
+  const waits = step('up-and-down-five', { settings: { pace: 'waits' } });
+  const { user } = await begun({ steps: [waits, step('falling-hum'), step('lip-trill-on-five')] });
+  expect(screen.getByRole('button', { name: /^Waits for me/ })).toBeVisible();
+  await user.keyboard('n');
+  expect(screen.getByRole('button', { name: /^Plays on/ })).toBeVisible();
+  await user.keyboard('w');
+  await user.keyboard('n');
+  expect(screen.getByRole('button', { name: /^Waits for me/ })).toBeVisible();
 });

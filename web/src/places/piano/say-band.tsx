@@ -1,5 +1,4 @@
 import {
-  countdownOf,
   cueFor,
   currentKey,
   currentStep,
@@ -14,6 +13,7 @@ import { IconAlertTriangle } from '@tabler/icons-react';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { writeNote } from '../../text/note-names.ts';
+import { useCountWords } from './count-words.ts';
 import { FewMore } from './few-more.tsx';
 import type { Running } from './use-run.ts';
 import classes from './run.module.css';
@@ -24,22 +24,6 @@ interface SayBandProps {
   readonly exercise: Exercise | undefined;
   /** Answers on which schools differ. */
   readonly approach: Approach;
-}
-
-function useCountWords(): (state: RunState) => { readonly to: string; readonly words: string } | null {
-  const { t } = useTranslation();
-  const numbers = t('piano.numbers', { returnObjects: true });
-  return (state) => {
-    const count = countdownOf(state);
-    if (!count) return null;
-    const to = { turn: t('piano.toTurn'), home: t('piano.toHome'), end: t('piano.toEnd') }[count.to];
-    if (count.keys === 0) return { to, words: count.to === 'turn' ? t('piano.turnHere') : t('piano.here') };
-    return {
-      to,
-      words:
-        count.keys === 1 ? t('piano.lastOne') : t('piano.more', { number: numbers[count.keys] ?? String(count.keys) }),
-    };
-  };
 }
 
 /** What to say, how many keys to the turn, and what comes next. */
@@ -77,7 +61,7 @@ export function SayBand({ running, state, exercise, approach }: SayBandProps): R
       <div className={classes['counting']}>
         <div>
           <small>{count?.to ?? ''}</small>
-          <p className={`${classes['countWords'] ?? ''} heading`} aria-live="polite" data-testid="count">
+          <p className={`${classes['countWords'] ?? ''} heading`} data-testid="count">
             {count?.words ?? ''}
           </p>
         </div>

@@ -1,17 +1,14 @@
 import { Button, Group, Modal } from '@mantine/core';
-import { useTimeout } from '@mantine/hooks';
-import { currentStep, runStepOf, type Exercise, type RunStep } from '@soft-lark/core';
-import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import { useInterval } from '@mantine/hooks';
+import type { Exercise } from '@soft-lark/core';
+import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { v7 } from 'uuid';
-import { useLay } from '../../api/lay.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import type { KeptRun } from '../../runs/run-store.ts';
-import { useNow } from '../../ui/clock.ts';
+import { clockText } from '../../text/times.ts';
+import { useIsFresh } from './take-back.tsx';
+import { useEasier } from './use-easier.ts';
 import type { Running } from './use-run.ts';
-
-/** So long a stop can be taken back; later it is remembered. */
-const MISTAKE_MILLISECONDS = 10_000;
 
 interface StopCardProps {
   readonly running: Running;
@@ -20,35 +17,40 @@ interface StopCardProps {
   readonly shelf: ReadonlyMap<string, Exercise>;
 }
 
-/** The first easier relative of the stopped step that can be sung today. */
-function useEasier({ run, today, shelf }: Omit<StopCardProps, 'running'>): RunStep | null {
-  const lay = useLay();
-  const now = useNow(600);
-  const stopped = shelf.get(currentStep(run.state)?.exerciseId ?? '');
-  return useMemo(() => {
-    const relatives = stopped?.relatives.filter(({ as }) => as === 'easier' || as === 'shorter') ?? [];
-    const steps = relatives.map(({ id }) => ({ id: v7(), exerciseId: id, settings: {} }));
-    const day = { ...today, conditions: [...run.conditions] };
-    const found = lay({ steps, kind: 'lesson' }, day, shelf, now).steps.find(({ problem }) => !problem);
-    return found ? runStepOf(found) : null;
-  }, [stopped, today, run.conditions, lay, shelf, now]);
+const REST_SECONDS = 60;
+
+/** A minute of rest, counted down; the teacher may go on before it is over. */
+function Resting({ onOver }: { readonly onOver: () => void }): ReactElement {
+  const { t } = useTranslation();
+  const [left, setLeft] = useState(REST_SECONDS);
+  useInterval(
+    () => {
+      setLeft((seconds) => Math.max(0, seconds - 1));
+    },
+    1000,
+    { autoInvoke: true },
+  );
+  return (
+    <Group>
+      <p role="timer" className="heading" style={{ fontSize: 64, lineHeight: 1, margin: '0 24px 0 0' }}>
+        {clockText(left)}
+      </p>
+      <Button size="xl" variant={left === 0 ? 'filled' : 'default'} data-autofocus onClick={onOver}>
+        {t('piano.acts.nextStep')}
+      </Button>
+    </Group>
+  );
 }
 
 /** A stop: what to do now, calmly, and the ways on: rest, something easier, or the end. */
 export function StopCard({ running, run, today, shelf }: StopCardProps): ReactElement {
   const { t } = useTranslation();
-  const easier = useEasier({ run, today, shelf });
+  const easier = useEasier(run, today, shelf);
+  const [isResting, setResting] = useState(false);
   const mark = run.state.stops.at(-1)?.mark;
   const cause = mark === 'tickle' || mark === 'cough' || mark === 'dizzy' || mark === 'effort' ? mark : 'pain';
   const mayGoOn = cause !== 'pain';
-  const [isFresh, setFresh] = useState(true);
-  const fade = useTimeout(() => {
-    setFresh(false);
-  }, MISTAKE_MILLISECONDS);
-  useEffect(() => {
-    fade.start();
-    return fade.clear;
-  }, [fade]);
+  const isFresh = useIsFresh('stop');
   return (
     <Modal
       opened
@@ -60,14 +62,21 @@ export function StopCard({ running, run, today, shelf }: StopCardProps): ReactEl
       closeOnEscape={false}
     >
       <p style={{ fontSize: 'var(--step-4)', marginTop: 0 }}>{t(`piano.stop.${cause}`)}</p>
-      <Group>
+      {isResting && (
+        <Resting
+          onOver={() => {
+            running.act('next-step');
+          }}
+        />
+      )}
+      <Group style={isResting ? { display: 'none' } : {}}>
         {mayGoOn && (
           <Button
             size="xl"
             variant="filled"
             data-autofocus
             onClick={() => {
-              running.act('next-step');
+              setResting(true);
             }}
           >
             {t('piano.stopRest')}
@@ -97,7 +106,7 @@ export function StopCard({ running, run, today, shelf }: StopCardProps): ReactEl
             size="xl"
             variant="subtle"
             onClick={() => {
-              running.mistake();
+              running.does({ type: 'mistake' });
             }}
           >
             {t('piano.stopMistake')}

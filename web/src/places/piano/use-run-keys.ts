@@ -1,28 +1,38 @@
-import { useHotkeys } from '@mantine/hooks';
-import { currentKey, HELPS, type Help, type Mark, type RunState } from '@soft-lark/core';
+import { currentKey, currentStep, HELPS, LIVE_TEMPO, type Help, type Mark, type RunState } from '@soft-lark/core';
+import type { KeyName } from '../../ui/keys.data.ts';
+import { useKeys } from '../../ui/use-keys.ts';
 import type { Running } from './use-run.ts';
 
-type MarkKeys = readonly (readonly [Mark, string])[];
+/** Every mark, in the order they are shown; each has the key of its name. */
+export const MARKS_ASKED = [
+  'strain',
+  'crack',
+  'pitch',
+  'breath',
+  'tension',
+  'easy',
+  'breathy',
+  'rough',
+  'creak',
+  'pain',
+  'tickle',
+  'cough',
+  'dizzy',
+] as const satisfies readonly (Mark & KeyName<'piano'>)[];
 
-/** Every mark and the key that sets it. */
-export const MARK_KEYS: MarkKeys = [
-  ['strain', 's'],
-  ['crack', 'c'],
-  ['pitch', 'p'],
-  ['breath', 'b'],
-  ['tension', 't'],
-  ['easy', 'e'],
-  ['pain', '1'],
-  ['tickle', '2'],
-  ['cough', '3'],
-  ['dizzy', '4'],
-];
+export type AskedMark = (typeof MARKS_ASKED)[number];
 
 /** The marks where only ease is judged. */
-export const EASE_MARKS: MarkKeys = MARK_KEYS.filter(([mark]) => mark !== 'pitch');
+export const EASE_MARKS: readonly AskedMark[] = MARKS_ASKED.filter((mark) => mark !== 'pitch');
+
+/** Vowels to try instead, from the closed to the open and back, as they are written under notes. */
+const VOWELS = ['oo', 'oh', 'ah', 'eh', 'ee'] as const;
+
+/** Marks of the sound, told less often: they stand behind a press, and have their keys all the same. */
+export const SOUND_MARKS: readonly AskedMark[] = ['breathy', 'rough', 'creak'];
 
 /** Keys for one, two and three more, then home. */
-export const FEW_MORE_KEYS = ['7', '8', '9'] as const;
+export const FEW_MORE = ['oneMore', 'twoMore', 'threeMore'] as const;
 
 /** One tap says only that it is more than a warm-up may cost. */
 export const OVER_LIMIT = 5;
@@ -32,83 +42,69 @@ export function nextHelp(help: Help): Help {
   return HELPS[(HELPS.indexOf(help) + 1) % HELPS.length] ?? 'together';
 }
 
-const TYPING = ['INPUT', 'TEXTAREA', 'SELECT'];
+/** The vowel after this one; after the last it is as planned again. */
+export function nextVowel(vowel: string | null | undefined): string | null {
+  const at = VOWELS.findIndex((other) => other === vowel);
+  return VOWELS[at + 1] ?? null;
+}
 
 /** The keyboard of the run-through; page down is the pedal of a page-turner. */
 export function useRunKeys(
-  { act, mark, help, effort, thenHome }: Running,
+  running: Running,
   state: RunState,
-  marks: MarkKeys,
+  marks: readonly AskedMark[],
   isOn: boolean,
+  handOver: () => void,
 ): void {
-  const when = (work: () => void) => () => {
-    if (isOn) work();
+  const { act, does, mark, effort, thenHome } = running;
+  const doing = (what: Parameters<Running['act']>[0]) => (): void => {
+    act(what);
   };
-  const next = when(() => {
-    act('next');
-  });
-  const pause = when(() => {
-    act(state.phase === 'paused' ? 'resume' : 'pause');
-  });
-  useHotkeys([
-    ['ArrowRight', next],
-    ['PageDown', next],
-    [
-      'r',
-      when(() => {
-        act('again');
-      }),
-    ],
-    [
-      'k',
-      when(() => {
-        act('skip');
-      }),
-    ],
-    [
-      'ArrowDown',
-      when(() => {
-        act('turn-back');
-      }),
-    ],
-    [
-      'h',
-      when(() => {
-        act('home');
-      }),
-    ],
-    [
-      'n',
-      when(() => {
-        act('next-step');
-      }),
-    ],
-    [
-      'g',
-      when(() => {
-        const key = currentKey(state);
-        if (key?.help) help(nextHelp(key.help));
-      }),
-    ],
-    [
-      '5',
-      when(() => {
-        effort(OVER_LIMIT);
-      }),
-    ],
-    ...FEW_MORE_KEYS.map((key, index): [string, () => void] => [
-      key,
-      when(() => {
-        thenHome(index + 1);
-      }),
-    ]),
-    ...marks.map(([name, key]): [string, () => void] => [
-      key,
-      when(() => {
-        mark(name);
-      }),
-    ]),
+  const marking = marks.map((name): [string, () => void] => [
+    name,
+    () => {
+      mark(name);
+    },
   ]);
-  // A focused button answers the space bar itself.
-  useHotkeys([['space', pause]], [...TYPING, 'BUTTON']);
+  const ending = FEW_MORE.map((name, index): [string, () => void] => [
+    name,
+    () => {
+      thenHome(index + 1);
+    },
+  ]);
+  const single = {
+    half: () => {
+      does({ type: 'half-tempo' });
+    },
+    vowel: () => {
+      does({ type: 'vowel', vowel: nextVowel(currentStep(state)?.vowel) });
+    },
+    again: doing('again'),
+    skip: doing('skip'),
+    home: doing('home'),
+    nextStep: doing('next-step'),
+    playOn: handOver,
+    slower: () => {
+      does({ type: 'tempo', by: -LIVE_TEMPO.step });
+    },
+    faster: () => {
+      does({ type: 'tempo', by: LIVE_TEMPO.step });
+    },
+    help: () => {
+      const key = currentKey(state);
+      if (key?.help) does({ type: 'help', help: nextHelp(key.help) });
+    },
+    effort: () => {
+      effort(OVER_LIMIT);
+    },
+    ...Object.fromEntries([...marking, ...ending]),
+  };
+  const other = {
+    ArrowRight: doing('next'),
+    PageDown: doing('next'),
+    ArrowDown: doing('turn-back'),
+    ArrowUp: doing('previous-step'),
+    ' ': doing(state.phase === 'paused' ? 'resume' : 'pause'),
+  };
+  useKeys({ place: 'piano', ...(isOn && { single, other }), ownsSpace: true });
 }

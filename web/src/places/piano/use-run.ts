@@ -2,72 +2,89 @@ import {
   currentKey,
   currentStep,
   secondsForStep,
-  glideSound,
-  keyParts,
   LONGEST_HOLD_SECONDS,
   momentOf,
-  neverSounded,
-  type Help,
   type KeyPart,
+  type Mark,
   type RunAction,
   type RunKey,
   type RunStep,
+  type SoundEvent,
 } from '@soft-lark/core';
 import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { v7 } from 'uuid';
-import type { Student } from '../../api/students.queries.ts';
-import { loadPiano, playPiano, stopPiano, wakePiano } from '../../sound/piano.ts';
+import { loadPiano, stopPiano, wakePiano } from '../../sound/piano.ts';
 import { pitchesOf } from './run-plan.ts';
+import { usePlayOn } from './use-play-on.ts';
 import { useRunClock } from '../../runs/run-clock.ts';
 import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
 
-type Act = Exclude<
+/** What sounds in a key, parted where a note waits; it stays the same while nothing of it changes. */
+export type PartsOf = (step: RunStep, key: RunKey) => readonly KeyPart[];
+
+/** Acts that a key or a tap alone says all of. */
+type Act = Extract<
   RunAction['type'],
-  'mark' | 'effort' | 'swap' | 'help' | 'then-home' | 'refit' | 'ready' | 'mistake' | 'end-part'
+  'next' | 'again' | 'skip' | 'turn-back' | 'home' | 'next-step' | 'previous-step' | 'finish' | 'pause' | 'resume'
 >;
 
 export interface Running {
   readonly act: (type: Act) => void;
-  /** Who sounds from here to the end of the step. */
-  readonly help: (help: Help) => void;
-  readonly mark: (mark: Extract<RunAction, { type: 'mark' }>['mark']) => void;
+  /** What needs no name and no time of the key being sung: help, tempo, vowel, refit, taken back. */
+  readonly does: (action: RunAction) => void;
+  readonly mark: (mark: Mark) => void;
   /** Effort of ten, as the singer or the teacher feels it. */
   readonly effort: (level: number) => void;
-  /** Takes back a stop that was pressed by mistake. */
-  readonly mistake: () => void;
-  /** Goes on with another step in place of the one that was stopped. */
+  /** Goes on with another step in place of the one that is on or was stopped. */
   readonly swap: (step: RunStep) => void;
+  /** A step that was not planned, next. */
+  readonly add: (step: RunStep) => void;
   /** Seconds since the key being sung, or the step without keys, began; stands still in a pause. */
   readonly elapsed: number;
   /** Seconds left for the step after the key being sung, talk so far counted. */
   readonly room: number;
   /** So many keys more, then home. */
   readonly thenHome: (more: number) => void;
-  /** Goes on with what is left, fitted to another time. */
-  readonly refit: (steps: readonly RunStep[]) => void;
+  /** Another key of the step, at once. */
+  readonly toKey: (index: number) => void;
   /** The questions before the cool-down are answered; these blocks come first. */
   readonly mend: (blocks: readonly RunStep[]) => void;
+  /** What goes on just now, by name, and how long it has; null before it begins and in a pause. */
+  readonly going: { readonly id: string; readonly elapsed: number } | null;
   /** A note is being held; the next tap lets it go. */
   readonly isHeld: boolean;
   /** A breath lasts as long as it can; the next tap says that it is over. */
   readonly isLasting: boolean;
 }
 
-function partsOf(step: RunStep, key: RunKey, voice: Student['voice']): readonly KeyPart[] {
-  if (!step.ladder) return [{ events: glideSound(key.tonic, key.low, key.high) }];
-  const { pattern, cueBeats = 4 } = step.ladder;
-  const { tonic, tempo, help = 'together' } = key;
-  return keyParts({ pattern, tonic, tempo, cueBeats, help, avoid: neverSounded(voice) });
-}
-
 function actionOf(type: Act, heard: boolean, elapsed: number): RunAction {
   if (type === 'pause' || type === 'resume') return { type };
-  if (type === 'next-step' || type === 'finish') return { type, id: v7(), heard, elapsed };
+  if (type === 'next-step' || type === 'previous-step' || type === 'finish') return { type, id: v7(), heard, elapsed };
   return type === 'next' ? { type, id: v7(), elapsed } : { type, id: v7() };
 }
 
-/** Conducts a run: acts are kept first, then heard. */
-export function useRun(run: KeptRun, student: Student): Running {
+const NOTHING: readonly SoundEvent[] = [];
+
+/** Seconds from the start of a part of a key, or of a step without keys, to what comes next; null where it waits. */
+function secondsToNext(
+  step: RunStep | undefined,
+  key: RunKey | undefined,
+  parts: readonly KeyPart[],
+  part: number,
+): number | null {
+  if (!key) return step?.course?.seconds ?? null;
+  if (part < parts.length - 1) return null;
+  const before = parts.slice(0, part).reduce((sum, { holdsAtSeconds = 0 }) => sum + holdsAtSeconds, 0);
+  return key.seconds - before;
+}
+
+/**
+ * Conducts a run: acts are kept first, then heard.
+ *
+ * @param partsOf what sounds in a key
+ * @param playsOn whether keys follow one another by themselves; a step begins when the teacher says so
+ */
+export function useRun(run: KeptRun, partsOf: PartsOf, playsOn: boolean): Running {
   const { state } = run;
   const step = currentStep(state);
   const key = currentKey(state);
@@ -85,7 +102,7 @@ export function useRun(run: KeptRun, student: Student): Running {
   // A key is sung in parts where a note waits; `at` is when the part began.
   const [letGo, setLetGo] = useState({ moment, part: 0, at: 0 });
   const { part, at } = letGo.moment === moment ? letGo : { part: 0, at: 0 };
-  const parts = useMemo(() => (step && key ? partsOf(step, key, student.voice) : []), [step, key, student.voice]);
+  const parts = useMemo(() => (step && key ? partsOf(step, key) : []), [step, key, partsOf]);
   const holdsAt = parts[part]?.holdsAtSeconds ?? Infinity;
   const heldFor = elapsed - at - holdsAt;
   const isHeld = isGoing && heldFor >= 0;
@@ -95,14 +112,17 @@ export function useRun(run: KeptRun, student: Student): Running {
   if (isHeld && heldFor >= LONGEST_HOLD_SECONDS) release();
 
   // Each key is played when it comes, and again after a pause.
-  const sound = useEffectEvent(() => {
-    const now = parts[part];
-    if (now) playPiano(now.events);
+  usePlayOn({
+    moment: `${moment}/${String(part)}`,
+    isGoing,
+    events: parts[part]?.events ?? NOTHING,
+    lasts: secondsToNext(step, key, parts, part),
+    isOn: playsOn,
+    goOn: () => {
+      const inStep = step?.course?.seconds ?? elapsed;
+      actOnRun(run.id, { type: 'next', id: v7(), elapsed: inStep }, new Date());
+    },
   });
-  useEffect(() => {
-    if (isGoing) sound();
-    else stopPiano();
-  }, [moment, part, isGoing]);
 
   const heard = state.begun && elapsed >= (key?.cueSeconds ?? 0);
   const isLasting = isGoing && step?.course !== undefined && momentOf(step.course, elapsed)?.part.act === 'longest';
@@ -115,52 +135,45 @@ export function useRun(run: KeptRun, student: Student): Running {
     },
     [run.id, heard, elapsed, isHeld, isLasting, release],
   );
-  const mark = useCallback<Running['mark']>(
-    (name) => {
-      actOnRun(run.id, { type: 'mark', mark: name, id: v7() }, new Date());
+  const does = useCallback(
+    (action: RunAction) => {
+      actOnRun(run.id, action, new Date());
     },
     [run.id],
   );
-  const help = useCallback<Running['help']>(
-    (wanted) => {
-      actOnRun(run.id, { type: 'help', help: wanted }, new Date());
-    },
-    [run.id],
-  );
-  const mistake = useCallback(() => {
-    actOnRun(run.id, { type: 'mistake' }, new Date());
-  }, [run.id]);
-  const effort = useCallback<Running['effort']>(
-    (level) => {
-      actOnRun(run.id, { type: 'effort', level, id: v7() }, new Date());
-    },
-    [run.id],
-  );
-  const refit = useCallback<Running['refit']>(
-    (steps) => {
-      actOnRun(run.id, { type: 'refit', steps }, new Date());
-    },
-    [run.id],
-  );
-  const mend = useCallback<Running['mend']>(
-    (blocks) => {
-      void loadPiano(pitchesOf({ ...run.state, steps: blocks }));
-      actOnRun(run.id, { type: 'ready', steps: blocks }, new Date());
-    },
-    [run.id, run.state],
-  );
+  const acts = useMemo(() => {
+    const withSounds = (steps: readonly RunStep[], action: RunAction): void => {
+      void loadPiano(pitchesOf({ ...state, steps }));
+      does(action);
+    };
+    return {
+      mark: (mark: Mark) => {
+        does({ type: 'mark', mark, id: v7() });
+      },
+      effort: (level: number) => {
+        does({ type: 'effort', level, id: v7() });
+      },
+      toKey: (index: number) => {
+        void wakePiano();
+        does({ type: 'to-key', index, id: v7(), heard });
+      },
+      mend: (steps: readonly RunStep[]) => {
+        withSounds(steps, { type: 'ready', steps });
+      },
+      swap: (other: RunStep) => {
+        withSounds([other], { type: 'swap', step: other, id: v7(), heard });
+      },
+      add: (added: RunStep) => {
+        withSounds([added], { type: 'add-step', step: added });
+      },
+    };
+  }, [does, state, heard]);
   const thenHome = useCallback<Running['thenHome']>(
     (more) => {
-      actOnRun(run.id, { type: 'then-home', more, seconds: room, id: v7() }, new Date());
+      does({ type: 'then-home', more, seconds: room, id: v7() });
     },
-    [run.id, room],
+    [does, room],
   );
-  const swap = useCallback<Running['swap']>(
-    (other) => {
-      void loadPiano(pitchesOf({ ...run.state, steps: [other] }));
-      actOnRun(run.id, { type: 'swap', step: other }, new Date());
-    },
-    [run.id, run.state],
-  );
-  return { act, mark, mistake, help, effort, swap, elapsed, isHeld, isLasting, room, thenHome, refit, mend };
+  const going = isGoing ? { id: moment, elapsed } : null;
+  return { act, does, ...acts, thenHome, elapsed, going, isHeld, isLasting, room };
 }

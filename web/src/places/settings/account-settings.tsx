@@ -1,9 +1,10 @@
-import { Button, Fieldset, Group, PasswordInput, SimpleGrid, Stack } from '@mantine/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactElement } from 'react';
+import { Button, Fieldset, Group, PasswordInput, SimpleGrid, Stack, TextInput } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import { useState, type ReactElement, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
-import { changePassword, closeAccount, newRecoveryCodes } from '../../api/studio.queries.ts';
+import { sessionQuery } from '../../api/session.queries.ts';
+import { changeEmail, changePassword, closeAccount, newRecoveryCodes } from '../../api/studio.queries.ts';
 import { clearRecordings } from '../../listening/recordings.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { RecoveryCodes } from '../../ui/recovery-codes.tsx';
@@ -67,26 +68,34 @@ function Password(): ReactElement {
   );
 }
 
-function Codes(): ReactElement {
+interface WithPasswordProps {
+  readonly legend: string;
+  readonly hint: string;
+  readonly act: string;
+  readonly mutation: Pick<UseMutationResult<unknown, Error, string>, 'mutate' | 'error' | 'isPending'>;
+  readonly isDanger?: boolean;
+  readonly children?: ReactNode;
+}
+
+/** What is done to an account by whoever knows its password. */
+function WithPassword({ legend, hint, act, mutation, isDanger, children }: WithPasswordProps): ReactElement {
   const { t } = useTranslation();
   const [password, setPassword] = useState('');
-  const make = useMutation({
-    mutationFn: newRecoveryCodes,
-    onSuccess: () => {
-      setPassword('');
-    },
-  });
   return (
-    <Fieldset legend={t('settings.account.codes')}>
+    <Fieldset legend={legend}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          make.mutate({ password });
+          mutation.mutate(password, {
+            onSuccess: () => {
+              setPassword('');
+            },
+          });
         }}
       >
         <Stack gap="sm">
-          <p className={classes['hint']}>{t('settings.account.codesHint')}</p>
-          {make.data && <RecoveryCodes codes={make.data.codes} />}
+          <p className={classes['hint']}>{hint}</p>
+          {children}
           <PasswordInput
             label={t('settings.account.yourPassword')}
             autoComplete="current-password"
@@ -96,15 +105,69 @@ function Codes(): ReactElement {
               setPassword(currentTarget.value);
             }}
           />
-          <FormProblem error={make.error} />
+          <FormProblem error={mutation.error} />
           <Group>
-            <Button type="submit" loading={make.isPending}>
-              {t('settings.account.newCodes')}
+            <Button
+              type="submit"
+              {...(isDanger && { c: 'var(--brick-text)', disabled: password === '' })}
+              loading={mutation.isPending}
+            >
+              {act}
             </Button>
           </Group>
         </Stack>
       </form>
     </Fieldset>
+  );
+}
+
+function Email(): ReactElement {
+  const { t } = useTranslation();
+  const queries = useQueryClient();
+  const now = useQuery(sessionQuery).data?.email ?? '';
+  const [email, setEmail] = useState('');
+  const change = useMutation({
+    mutationFn: (password: string) => changeEmail({ email, password }),
+    onSuccess: () => {
+      setEmail('');
+      void queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+    },
+  });
+  return (
+    <WithPassword
+      legend={t('settings.account.email')}
+      hint={t('settings.account.emailNow', { email: now })}
+      act={t('settings.account.change')}
+      mutation={change}
+    >
+      {change.isSuccess && <p role="status">{t('settings.account.emailChanged')}</p>}
+      <TextInput
+        label={t('settings.account.newEmail')}
+        type="email"
+        autoComplete="email"
+        required
+        maxLength={254}
+        value={email}
+        onChange={({ currentTarget }) => {
+          setEmail(currentTarget.value);
+        }}
+      />
+    </WithPassword>
+  );
+}
+
+function Codes(): ReactElement {
+  const { t } = useTranslation();
+  const make = useMutation({ mutationFn: (password: string) => newRecoveryCodes({ password }) });
+  return (
+    <WithPassword
+      legend={t('settings.account.codes')}
+      hint={t('settings.account.codesHint')}
+      act={t('settings.account.newCodes')}
+      mutation={make}
+    >
+      {make.data && <RecoveryCodes codes={make.data.codes} />}
+    </WithPassword>
   );
 }
 
@@ -112,9 +175,8 @@ function Close(): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const [password, setPassword] = useState('');
   const close = useMutation({
-    mutationFn: closeAccount,
+    mutationFn: (password: string) => closeAccount({ password }),
     onSuccess: async () => {
       await clearRecordings();
       await navigate('/enter');
@@ -122,42 +184,23 @@ function Close(): ReactElement {
     },
   });
   return (
-    <Fieldset legend={t('settings.account.close')}>
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          close.mutate({ password });
-        }}
-      >
-        <Stack gap="sm">
-          <p className={classes['hint']}>{t('settings.account.closeHint')}</p>
-          <PasswordInput
-            label={t('settings.account.yourPassword')}
-            autoComplete="current-password"
-            required
-            value={password}
-            onChange={({ currentTarget }) => {
-              setPassword(currentTarget.value);
-            }}
-          />
-          <FormProblem error={close.error} />
-          <Group>
-            <Button type="submit" c="var(--brick-text)" disabled={password === ''} loading={close.isPending}>
-              {t('settings.account.closeNow')}
-            </Button>
-          </Group>
-        </Stack>
-      </form>
-    </Fieldset>
+    <WithPassword
+      legend={t('settings.account.close')}
+      hint={t('settings.account.closeHint')}
+      act={t('settings.account.closeNow')}
+      mutation={close}
+      isDanger
+    />
   );
 }
 
-/** Password, recovery codes, open sessions, and the end of it all. */
+/** Password, address, recovery codes, open sessions, and the end of it all. */
 export function AccountSettings(): ReactElement {
   return (
     <Stack gap="lg">
-      <SimpleGrid cols={{ base: 1, md: 3 }} spacing="lg">
+      <SimpleGrid cols={{ base: 1, md: 2 }} spacing="lg">
         <Password />
+        <Email />
         <Codes />
         <Close />
       </SimpleGrid>

@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { endSession, openSessionsQuery } from '../../api/studio.queries.ts';
-import { momentText } from '../../ui/format.ts';
+import { momentText } from '../../text/times.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import classes from './settings.module.css';
 
@@ -27,7 +27,7 @@ export function OpenSessions(): ReactElement {
             <Table.Th>{t('settings.account.device')}</Table.Th>
             <Table.Th>{t('settings.account.opened')}</Table.Th>
             <Table.Th>{t('settings.account.seen')}</Table.Th>
-            <Table.Th />
+            <Table.Td />
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>

@@ -1,10 +1,9 @@
-import { Button, Group, Select, Stack, TextInput, Title } from '@mantine/core';
+import { Button, Group, Stack, Title } from '@mantine/core';
 import { USUAL_RULES } from '@soft-lark/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
-import { approachFor } from '../../api/lay.ts';
 import { ApiProblem } from '../../api/problem.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { changeStudio, studioQuery, type Studio } from '../../api/studio.queries.ts';
@@ -15,14 +14,18 @@ import { RangeEditor } from '../../ui/range-editor.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { AccountSettings } from './account-settings.tsx';
-import { ApproachPreview } from './approach-preview.tsx';
-import { NamingFields } from './naming-fields.tsx';
+import { AnswersPreview } from './answers-preview.tsx';
 import { isUnfinished, OverlayFields } from './overlay-fields.tsx';
 import { ReadyFields } from './ready-fields.tsx';
+import { StudioFields } from './studio-fields.tsx';
+import { StudioFile } from './studio-file.tsx';
 import classes from './settings.module.css';
 
-const TABS = ['studio', 'approach', 'rules', 'account'] as const;
+const TABS = ['studio', 'approach', 'rules', 'account', 'file'] as const;
 type Tab = (typeof TABS)[number];
+type FormTab = Exclude<Tab, 'account' | 'file'>;
+
+const isForm = (tab: Tab): tab is FormTab => tab !== 'account' && tab !== 'file';
 
 /** The studio's settings: name and zone, approach, rule table, and the account. */
 export function SettingsPlace(): ReactElement {
@@ -46,17 +49,17 @@ export function SettingsPlace(): ReactElement {
         </nav>
       </div>
       {here === 'account' && <AccountSettings />}
-      {here !== 'account' && !studio.data && <Shape rows={3} height={80} />}
-      {here !== 'account' && studio.data && <StudioForm key={studio.data.version} studio={studio.data} tab={here} />}
+      {here === 'file' && <StudioFile />}
+      {isForm(here) && !studio.data && <Shape rows={3} height={80} />}
+      {isForm(here) && studio.data && <StudioForm key={studio.data.version} studio={studio.data} tab={here} />}
     </>
   );
 }
 
-function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Exclude<Tab, 'account'> }): ReactElement {
+function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: FormTab }): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const [edited, setEdited] = useState(studio);
-  const [zones] = useState(() => Intl.supportedValuesOf('timeZone'));
   const save = useMutation({
     mutationFn: (wanted: Studio) => changeStudio(wanted),
     onSuccess: (saved) => {
@@ -69,37 +72,7 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Ex
     save.error instanceof ApiProblem && save.error.code === 'STALE_WRITE' ? (save.error.current as Studio) : null;
   return (
     <Stack gap="lg">
-      {tab === 'studio' && (
-        <Group align="flex-end">
-          <TextInput
-            w={320}
-            label={t('settings.name')}
-            maxLength={120}
-            value={edited.name}
-            onChange={({ currentTarget }) => {
-              setEdited({ ...edited, name: currentTarget.value });
-            }}
-          />
-          <Select
-            w={280}
-            searchable
-            label={t('settings.timeZone')}
-            data={zones.includes(edited.timeZone) ? zones : [edited.timeZone, ...zones]}
-            value={edited.timeZone}
-            onChange={(timeZone) => {
-              if (timeZone) setEdited({ ...edited, timeZone });
-            }}
-          />
-        </Group>
-      )}
-      {tab === 'studio' && (
-        <NamingFields
-          naming={edited.noteNaming}
-          onChange={(noteNaming) => {
-            setEdited({ ...edited, noteNaming });
-          }}
-        />
-      )}
+      {tab === 'studio' && <StudioFields studio={edited} onChange={setEdited} />}
       {tab === 'approach' && (
         <>
           <p className={classes['hint']}>{t('settings.approachHint')}</p>
@@ -109,9 +82,7 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Ex
               setEdited({ ...edited, approach: { ...approach } });
             }}
           />
-          {edited.approach !== studio.approach && (
-            <ApproachPreview approachOf={(student) => approachFor(edited, student)} />
-          )}
+          {edited.approach !== studio.approach && <AnswersPreview studio={edited} />}
           <ReadyFields
             questions={edited.readyQuestions}
             onChange={(questions) => {
@@ -130,6 +101,7 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Ex
       {tab === 'rules' && (
         <>
           <p className={classes['hint']}>{t('settings.rulesHint')}</p>
+          {edited.rules !== studio.rules && <AnswersPreview studio={edited} />}
           <RuleEditor
             changes={edited.rules}
             below={USUAL_RULES}

@@ -176,3 +176,85 @@ test('sessions elsewhere are ended, this one is not', async () => {
   await page.user.click(screen.getByRole('button', { name: 'End the session on Tablet' }));
   expect(page.sent[0]?.what).toBe(`DELETE /api/account/sessions/${RUN}`);
 });
+
+test('times are written with twelve hours where the studio says so, in fields too', async () => {
+  const page = await open();
+  await choose(page, 'Times are written', /^3:30 pm/);
+  await fill(page, screen.getByLabelText('Minutes of a warm-up, usually'), '15');
+  expect(await saved(page)).toMatchObject({ clock: '12', usualMinutes: 15 });
+});
+
+test('a figure of the rule table out of bounds stays as typed, says so, and shows nothing that it would alter', async () => {
+  const page = await open('/rules');
+  const tired = await screen.findByLabelText('Tired today: ceiling lower by');
+  await fill(page, tired, '99');
+  expect(screen.getByText(/^from \d to \d$/)).toBeVisible();
+  expect(await screen.findByText(/“Tired today: ceiling lower by” is 99/)).toBeVisible();
+  await fill(page, tired, '4');
+  expect(await screen.findByRole('region', { name: 'What this would alter' })).toBeVisible();
+  expect((await saved(page)).rules).toEqual({ 'condition.tired': 4 });
+});
+
+test('groups of rules are jumped to, and say how many figures are the studio’s own', async () => {
+  await open('/rules', { rules: { 'belt.tenor': 66 } });
+  const jump = within(await screen.findByRole('navigation', { name: 'Groups of rules' }));
+  const belt = jump.getByRole('link', { name: 'Belt 1' });
+  expect(document.querySelector(belt.getAttribute('href') ?? '')).toHaveTextContent('Belt');
+});
+
+test('another address is sent with the password, and said', async () => {
+  const page = await open('/account', {}, { 'POST /api/account/email': null });
+  expect(await screen.findByText('You sign in with ida@example.org.')).toBeVisible();
+  const form = within(screen.getByRole('group', { name: 'E-mail' }));
+  await fill(page, form.getByLabelText(/^A new address/), 'tern@example.org');
+  await fill(page, form.getByLabelText(/^Your password/), 'ten plain characters');
+  await page.user.click(form.getByRole('button', { name: 'Change it' }));
+  expect(await form.findByText('Changed. Sign in with it from now on.')).toBeVisible();
+  expect(page.sent[0]?.body).toEqual({ email: 'tern@example.org', password: 'ten plain characters' });
+});
+
+describe('the studio as a file', () => {
+  const CONTENTS: Schemas['StudioFileDto'] = {
+    studioName: 'Weir House',
+    madeAt: '2026-11-20T18:00:00Z',
+    isSame: false,
+    counts: [
+      { table: 'student', inFile: 12, here: 3 },
+      { table: 'run', inFile: 940, here: 8 },
+    ],
+  };
+  const give = async (answers: object): Promise<OpenedPage> => {
+    const page = await open('/file', {}, answers);
+    const input = document.querySelector('input[type=file]') as HTMLInputElement;
+    await page.user.upload(input, new File(['…'], 'weir-house.softlark.gz'));
+    return page;
+  };
+
+  test('is taken by the browser itself', async () => {
+    await open('/file');
+    expect(screen.getByRole('link', { name: 'Take the file' })).toHaveAttribute('href', '/api/studio/file');
+  });
+
+  test('both are shown before what is here is replaced, and then everything is asked for again', async () => {
+    const { user, sent } = await give({
+      'POST /api/studio/file/compare': CONTENTS,
+      'POST /api/studio/file/restore': CONTENTS,
+    });
+    const dialog = await screen.findByRole('dialog', { name: 'Restore this file?' });
+    expect(within(dialog).getByText(/^Weir House, taken on/)).toHaveTextContent('It comes from another studio');
+    expect(within(dialog).getByRole('row', { name: 'Students 12 3' })).toBeVisible();
+    expect(sent.map(({ what }) => what)).toEqual(['POST /api/studio/file/compare']);
+    await user.click(within(dialog).getByRole('button', { name: 'Replace what is here' }));
+    expect(await screen.findByText('The studio is as it was in the file.')).toBeVisible();
+    expect(sent.at(-1)?.what).toBe('POST /api/studio/file/restore');
+    await waitFor(() => {
+      expect(screen.queryByRole('dialog')).toBeNull();
+    });
+  });
+
+  test('a file that cannot be taken in is said, and offers nothing', async () => {
+    await give({ 'POST /api/studio/file/compare': refusal(422, 'BROKEN_FILE', 'The file ends before its end.') });
+    expect(await screen.findByRole('alert')).toHaveTextContent('The file ends before its end.');
+    expect(screen.queryByRole('dialog')).toBeNull();
+  });
+});

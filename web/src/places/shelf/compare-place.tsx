@@ -14,7 +14,7 @@ import {
 } from '../../api/shelf.queries.ts';
 import { Contour } from '../../flight/contour.tsx';
 import { Staff } from '../../flight/staff.tsx';
-import { clockText, momentText } from '../../ui/format.ts';
+import { clockText, momentText } from '../../text/times.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { sentence, writeNote } from '../../text/note-names.ts';
@@ -66,7 +66,7 @@ interface SideProps {
 
 function Side({ id, version, versions, exercise, onPick, shelf, placed, other }: SideProps): ReactElement {
   const { t } = useTranslation();
-  const hear = useHear();
+  const { hear } = useHear();
   const work = exercise?.work;
   const own = exercise ? lines(exercise, placed, t) : [];
   const tonic = firstTonic(placed);

@@ -1,14 +1,14 @@
-import { keysOf, spanOf, type Exercise, type LaidStep } from '@soft-lark/core';
+import { isStillWork, keysOf, spanOf, type Exercise, type LaidStep } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Contour } from '../../flight/contour.tsx';
-import { clockText } from '../../ui/format.ts';
+import { clockText } from '../../text/times.ts';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import { sentence, writeNote } from '../../text/note-names.ts';
 import classes from './shelf.module.css';
 
 interface ExerciseRowProps {
-  readonly exercise: Exercise;
+  readonly exercise: Exercise & { readonly own?: unknown };
   readonly placed: LaidStep | null;
 }
 
@@ -43,12 +43,13 @@ export function ExerciseRow({ exercise, placed }: ExerciseRowProps): ReactElemen
       <Contour exercise={exercise} />
       <span className={classes['name']}>
         <b>{exercise.name}</b>
+        {exercise.own !== undefined && <em>{t('shelf.yours')}</em>}
         <small>
           {t(`stages.${exercise.stage}`)}
           {work.kind === 'pattern' && ` · ${work.pattern}`}
         </small>
       </span>
-      <span className={classes['syllables']}>{sungOn.replace('*', '')}</span>
+      <span className={classes['syllables']}>{isStillWork(work) ? t('shelf.silent') : sungOn.replace('*', '')}</span>
       <span className={classes['figures']}>
         {t('shelf.load', { load: exercise.load })}
         {span !== null && ` · ${t('shelf.span', { count: span })}`}

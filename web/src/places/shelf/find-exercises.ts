@@ -60,6 +60,12 @@ function documentOf(exercise: Exercise): Readonly<Record<string, string>> {
   };
 }
 
+/** What a teacher who knows it well calls it by: its name, and what it is sung on. */
+function namesOf({ name, work }: Exercise): readonly string[] {
+  const sungOn = 'syllables' in work ? (work.syllables ?? '') : '';
+  return [name, sungOn].map((words) => words.replace('*', '').toLocaleLowerCase());
+}
+
 /**
  * Makes a shelf searchable: names, syllables, goals, what it is good for; spelling is forgiven.
  *
@@ -78,7 +84,14 @@ export function searchOver(exercises: readonly Exercise[]): (letters: string) =>
     },
   });
   index.addAll(exercises.map(documentOf));
-  return (letters) => (letters === '' ? null : index.search(letters).map(({ id }) => String(id)));
+  const named = new Map(exercises.map((exercise) => [exercise.id, namesOf(exercise)]));
+  return (letters) => {
+    if (letters === '') return null;
+    const found = index.search(letters).map(({ id }) => String(id));
+    const asked = letters.toLocaleLowerCase();
+    const isExact = (id: string): boolean => named.get(id)?.includes(asked) ?? false;
+    return [...found.filter(isExact), ...found.filter((id) => !isExact(id))];
+  };
 }
 
 /** The order of the shelf where nothing is asked: as the stages are sung. */

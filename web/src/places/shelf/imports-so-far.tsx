@@ -4,7 +4,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { importsQuery, refreshShelf, undoImport } from '../../api/shelf.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
-import { momentText } from '../../ui/format.ts';
+import { momentText } from '../../text/times.ts';
 import classes from './sheet.module.css';
 
 /** Imports that were taken in; each can be taken back as one. */

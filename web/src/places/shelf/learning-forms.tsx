@@ -1,7 +1,7 @@
 import { formatPattern, practiceForms, type Pattern } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { clockText } from '../../ui/format.ts';
+import { clockText } from '../../text/times.ts';
 import classes from './sheet.module.css';
 
 /** How a fast pattern is learnt: slowly, in pieces, from its end, whole; each with its time. */

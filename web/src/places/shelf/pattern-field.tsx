@@ -49,6 +49,8 @@ export function PatternField({ value, onChange, error }: PatternFieldProps): Rea
             label={t('shelf.sheet.pattern')}
             classNames={{ input: classes['patternInput'] ?? '' }}
             error={isAtText}
+            aria-invalid={isAtText}
+            aria-errormessage={isAtText ? 'pattern-error' : undefined}
             aria-describedby="pattern-error"
             spellCheck={false}
             autoComplete="off"

@@ -43,14 +43,6 @@ export function PlaceFields({ exercise, change, goals, names }: PlaceFieldsProps
   return (
     <div className={classes['fields']}>
       <TextInput
-        label={t('shelf.sheet.place.name')}
-        maxLength={120}
-        value={exercise.name}
-        onChange={({ currentTarget }) => {
-          change({ name: currentTarget.value });
-        }}
-      />
-      <TextInput
         label={t('shelf.sheet.place.shortName')}
         maxLength={14}
         value={exercise.shortName}

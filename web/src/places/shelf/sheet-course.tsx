@@ -11,7 +11,7 @@ import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { CoursePicture } from '../../flight/course.tsx';
 import { GlidePicture } from '../../flight/glide-picture.tsx';
-import { clockText } from '../../ui/format.ts';
+import { clockText } from '../../text/times.ts';
 import classes from './sheet.module.css';
 
 /** A voice of two octaves, to show a glide in while nobody is in hand. */

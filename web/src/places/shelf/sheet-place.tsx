@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import type { Shelf } from '../../api/shelf.queries.ts';
 import { layStones } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
-import { clockText } from '../../ui/format.ts';
+import { clockText } from '../../text/times.ts';
 import { likeNeighbours } from '../../ui/like-neighbours.ts';
 import { LimitNote } from '../../ui/limit-note.tsx';
 import { useSharedScreen } from '../../ui/shared-screen.ts';

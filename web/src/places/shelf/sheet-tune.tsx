@@ -4,6 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Contour } from '../../flight/contour.tsx';
 import { Staff } from '../../flight/staff.tsx';
+import { useEventNow, type Sounding } from '../../sound/use-event-now.ts';
 import { FromSong } from './from-song.tsx';
 import { PatternField } from './pattern-field.tsx';
 import { SingIn } from './sing-in.tsx';
@@ -15,12 +16,15 @@ interface SheetTuneProps {
   readonly work: PatternWork;
   /** Where degree 1 of the staff stands, MIDI. */
   readonly tonic: number;
+  /** The tune, while it is heard. */
+  readonly sounding: Sounding | null;
 }
 
 /** The pattern and its syllables as they are typed, sung or played in, with the pictures that follow. */
-export function SheetTune({ draft, work, tonic }: SheetTuneProps): ReactElement {
+export function SheetTune({ draft, work, tonic, sounding }: SheetTuneProps): ReactElement {
   const { t } = useTranslation();
   const { readable, pattern, error, changeWork } = draft;
+  const now = useEventNow(pattern ?? undefined, sounding);
   const [open, setOpen] = useState<'sing' | 'song' | null>(null);
   const toggle = (way: 'sing' | 'song'): void => {
     setOpen(open === way ? null : way);
@@ -84,7 +88,7 @@ export function SheetTune({ draft, work, tonic }: SheetTuneProps): ReactElement 
           />
         )}
       </div>
-      {pattern && <Staff pattern={pattern} tonic={tonic} />}
+      {pattern && <Staff pattern={pattern} tonic={tonic} now={now} />}
     </div>
   );
 }

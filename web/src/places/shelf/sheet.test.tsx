@@ -64,7 +64,7 @@ test('where it belongs is typed and chosen, and kept together', async () => {
   const page = await edit();
   await page.user.click(screen.getByRole('tab', { name: 'Place' }));
   const typed = [
-    ['Name', 'Up and back'],
+    [/^Name/, 'Up and back'],
     ['Short name', 'Back'],
     ['Why, in one sentence for the student', 'It joins.'],
     ['Load', '3'],
@@ -212,4 +212,11 @@ test('a new exercise begins empty, and says what it wants', async () => {
   await fill(page, screen.getByLabelText('Pattern'), '1 2 3 2 1:2');
   const made = await kept(page);
   expect(made.work).toMatchObject({ kind: 'pattern', pattern: '1 2 3 2 1:2' });
+});
+
+test('what sounds is stopped by the button that began it', async () => {
+  const { user } = openPage(`/shelf/${ID}`);
+  await user.click(await screen.findByRole('button', { name: /Hear it/ }));
+  await user.click(screen.getByRole('button', { name: /Stop/ }));
+  expect(screen.getByRole('button', { name: /Hear it/ })).toBeVisible();
 });

@@ -1,12 +1,13 @@
-import { Anchor, Button, Title } from '@mantine/core';
-import { IconPlayerPlay } from '@tabler/icons-react';
+import { Anchor, Button, Title, TextInput } from '@mantine/core';
+import { IconPlayerPlay, IconPlayerStop } from '@tabler/icons-react';
 import { isStillWork, takesOverlay, type Exercise } from '@soft-lark/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useEffectEvent, useMemo, useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import { archiveExercise, type Shelf, type ShelfExercise } from '../../api/shelf.queries.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
+import { useKeys } from '../../ui/use-keys.ts';
 import { AddToRoutine } from './add-to-routine.tsx';
 import { ExportMenu } from './export-menu.tsx';
 import { KeepBar } from './keep-bar.tsx';
@@ -41,29 +42,22 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
   const { work } = exercise;
   const placing = usePlaced(shelf);
   const placed = useMemo(() => placing.place(readable), [placing, readable]);
-  const hear = useHear();
+  const { hear, sounding } = useHear();
+  const isSounding = sounding?.exerciseId === readable.id;
   const [isEditing, setEditing] = useState(stored === null);
   const archive = useMutation({
     mutationFn: (isArchived: boolean) => archiveExercise(exercise.id, isArchived),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['exercises'] }),
   });
   const tonic = firstTonic(placed);
-  const play = useEffectEvent(() => {
-    hear(readable, placed);
+  useKeys({
+    place: 'everywhere',
+    other: {
+      ' ': () => {
+        hear(readable, placed);
+      },
+    },
   });
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      const isTyping =
-        event.target instanceof HTMLElement && event.target.closest('input, textarea, button, a, [role]');
-      if (event.key !== ' ' || isTyping) return;
-      event.preventDefault();
-      play();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => {
-      window.removeEventListener('keydown', onKey);
-    };
-  }, []);
   // A keystroke in the pattern changes neither what is said nor the relatives; they are not drawn again for it.
   const { cues, watchFor, manners, senseCheck, learnt, cautions, relatives, id, name } = exercise;
   const hasOverlays = takesOverlay(exercise);
@@ -84,14 +78,14 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
         </Title>
         {stored?.own && <small>{t(stored.own.isArchived ? 'shelf.sheet.archived' : 'shelf.sheet.own')}</small>}
         <Button
-          leftSection={<IconPlayerPlay size={18} />}
+          leftSection={isSounding ? <IconPlayerStop size={18} /> : <IconPlayerPlay size={18} />}
           rightSection={<KeyCap>␣</KeyCap>}
           disabled={pattern === null}
           onClick={() => {
             hear(readable, placed);
           }}
         >
-          {t('shelf.sheet.hear')}
+          {t(isSounding ? 'shelf.sheet.stop' : 'shelf.sheet.hear')}
         </Button>
         <ExportMenu exercise={readable} pattern={pattern} tonic={tonic} />
         {stored && <AddToRoutine exerciseIds={[stored.id]} shelf={shelf} />}
@@ -116,8 +110,21 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
       </div>
       <p className={classes['why']}>{exercise.why}</p>
       <SheetFacts exercise={readable} shelf={shelf} />
+      {isEditing && (
+        <TextInput
+          className={classes['nameField'] ?? ''}
+          label={t('shelf.sheet.place.name')}
+          required
+          maxLength={120}
+          value={exercise.name}
+          error={exercise.name.trim() === '' ? t('shelf.sheet.place.noName') : undefined}
+          onChange={({ currentTarget }) => {
+            draft.change({ name: currentTarget.value });
+          }}
+        />
+      )}
       {stored === null && <KindOfWork draft={draft} />}
-      {work.kind === 'pattern' && <SheetTune draft={draft} work={work} tonic={tonic} />}
+      {work.kind === 'pattern' && <SheetTune draft={draft} work={work} tonic={tonic} sounding={sounding} />}
       {readable.work.kind === 'siren' && <SheetGlide work={readable.work} placed={placed} />}
       {isStillWork(readable.work) && <SheetCourse work={readable.work} />}
       <SheetPlace placed={placed} name={placing.name} shelf={shelf} place={placing.place} />

@@ -1,4 +1,5 @@
 import { Button, TextInput, Title } from '@mantine/core';
+import { isStillWork } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -80,6 +81,8 @@ export function ShelfPlace(): ReactElement {
           show(stage === null || stage === before ? rest : { ...rest, stage });
         }}
       />
+      {filters.stage === 'occluded' && <p className={classes['silentHint']}>{t('terms.occluded.says')}</p>}
+      {found.some(({ work }) => isStillWork(work)) && <p className={classes['silentHint']}>{t('shelf.silentHint')}</p>}
       <UnreadableRows rows={unreadable} />
       {found.length === 0 && <p>{t('shelf.nothing')}</p>}
       <ShelfList

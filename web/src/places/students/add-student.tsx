@@ -7,6 +7,7 @@ import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { addStudent, type Student } from '../../api/students.queries.ts';
+import { useDraftFor } from '../../api/use-new-routine.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { NoteField, type NoteValue } from '../../ui/note-field.tsx';
 import { useVoiceChoices } from './voice-choices.ts';
@@ -66,20 +67,21 @@ export function AddStudent({ isOpen, onClose, onAdded }: AddStudentProps): React
         high === null || (high === undefined) !== (low === undefined) ? t('errors.BAD_NOTE') : null,
     },
   });
+  const { draftFor, error: noDraft } = useDraftFor();
   const add = useMutation({
-    mutationFn: (values: Values) =>
+    mutationFn: ({ values }: { readonly values: Values; readonly then: (studentId: string) => void }) =>
       addStudent({ id: v7(), name: values.name, note: '', voice: voiceOf(values, today) }),
-    onSuccess: ({ id }) => {
+    onSuccess: ({ id }, { then }) => {
       void queries.invalidateQueries({ queryKey: ['students'] });
       form.reset();
-      onAdded(id);
+      then(id);
     },
   });
   return (
     <Modal opened={isOpen} onClose={onClose} title={t('students.add')} size="lg">
       <form
         onSubmit={form.onSubmit((values) => {
-          add.mutate(values);
+          add.mutate({ values, then: onAdded });
         })}
       >
         <Stack gap="md">
@@ -111,11 +113,22 @@ export function AddStudent({ isOpen, onClose, onAdded }: AddStudentProps): React
           <Text size="sm" c="dimmed">
             {t('students.addHint')}
           </Text>
-          <FormProblem error={add.error} />
+          <FormProblem error={add.error ?? noDraft} />
           <Group justify="flex-end">
             <Button onClick={onClose}>{t('app.cancel')}</Button>
-            <Button type="submit" variant="filled" loading={add.isPending}>
+            <Button type="submit" loading={add.isPending}>
               {t('students.addAndOpen')}
+            </Button>
+            <Button
+              variant="filled"
+              loading={add.isPending}
+              onClick={() => {
+                form.onSubmit((values) => {
+                  add.mutate({ values, then: draftFor });
+                })();
+              }}
+            >
+              {t('students.addAndDraft')}
             </Button>
           </Group>
         </Stack>

@@ -5,7 +5,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { rangeChecksQuery } from '../../api/range-checks.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
-import { dayText, shortDayText } from '../../ui/format.ts';
+import { dayText, shortDayText } from '../../text/times.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { layHistory } from './check-history.layout.ts';
 import { writeNote } from '../../text/note-names.ts';

@@ -1,11 +1,17 @@
-import { ActionIcon, Button, Group, NumberInput, Select, TextInput } from '@mantine/core';
+import { ActionIcon, Button, Group, NumberInput, Select } from '@mantine/core';
+import { TimePicker } from '@mantine/dates';
 import { IconX } from '@tabler/icons-react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
-import { addLesson, lessonsQuery, removeLesson } from '../../api/students.queries.ts';
+import { sessionQuery } from '../../api/session.queries.ts';
+import { addLesson, lessonsQuery, removeLesson, studentsQuery, type Lesson } from '../../api/students.queries.ts';
+import { useShown } from '../../shell/use-shown.ts';
+import { timeText } from '../../text/times.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
+import { offerUndo } from '../../ui/offer-undo.tsx';
+import { overlapping } from './overlapping.ts';
 import classes from './students.module.css';
 
 const DAYS = ['1', '2', '3', '4', '5', '6', '7'] as const;
@@ -14,10 +20,16 @@ const DAYS = ['1', '2', '3', '4', '5', '6', '7'] as const;
 export function Lessons({ studentId }: { readonly studentId: string }): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
-  const lessons = (useQuery(lessonsQuery).data ?? []).filter((lesson) => lesson.studentId === studentId);
+  const all = useQuery(lessonsQuery).data ?? [];
+  const lessons = all.filter((lesson) => lesson.studentId === studentId);
+  const students = useQuery(studentsQuery).data ?? [];
+  const session = useQuery(sessionQuery).data;
+  const { mayShow } = useShown();
   const [weekday, setWeekday] = useState<string>('1');
   const [startsAt, setStartsAt] = useState('15:00');
   const [minutes, setMinutes] = useState(30);
+  const wordsOf = (lesson: Lesson): string =>
+    `${t(`weekdays.${String(lesson.weekday) as '1'}`)}, ${timeText(lesson.startsAt)}`;
   const onSuccess = (): void => {
     void queries.invalidateQueries({ queryKey: lessonsQuery.queryKey });
     void queries.invalidateQueries({ queryKey: ['today'] });
@@ -26,7 +38,29 @@ export function Lessons({ studentId }: { readonly studentId: string }): ReactEle
     mutationFn: () => addLesson({ id: v7(), studentId, weekday: Number(weekday), startsAt, minutes }),
     onSuccess,
   });
-  const remove = useMutation({ mutationFn: removeLesson, onSuccess });
+  const bringBack = useMutation({ mutationFn: addLesson, onSuccess });
+  const remove = useMutation({
+    mutationFn: ({ id }: Lesson) => removeLesson(id),
+    onSuccess: (_, lesson) => {
+      onSuccess();
+      offerUndo({
+        message: t('students.lessonGone', { lesson: wordsOf(lesson) }),
+        label: t('app.undo'),
+        undo: () => {
+          bringBack.mutate(lesson);
+        },
+      });
+    },
+  });
+  const slot = { weekday: Number(weekday), startsAt, minutes };
+  const meets = (startsAt === '' ? [] : overlapping(slot, all)).map((lesson) =>
+    t('students.overlap', {
+      name: mayShow(lesson.studentId)
+        ? students.find(({ id }) => id === lesson.studentId)?.name
+        : t('students.someoneElse'),
+      time: timeText(lesson.startsAt),
+    }),
+  );
   return (
     <section className={classes['block']}>
       <h2>{t('students.lessons')}</h2>
@@ -34,13 +68,12 @@ export function Lessons({ studentId }: { readonly studentId: string }): ReactEle
       <ul className={classes['lessons']}>
         {lessons.map((lesson) => (
           <li key={lesson.id}>
-            {t(`weekdays.${String(lesson.weekday) as '1'}`)}, {lesson.startsAt},{' '}
-            {t('today.minutes', { count: lesson.minutes })}
+            {wordsOf(lesson)}, {t('today.minutes', { count: lesson.minutes })}
             <ActionIcon
               size="sm"
-              aria-label={`${t('students.remove')} ${t(`weekdays.${String(lesson.weekday) as '1'}`)} ${lesson.startsAt}`}
+              aria-label={`${t('students.remove')} ${wordsOf(lesson)}`}
               onClick={() => {
-                remove.mutate(lesson.id);
+                remove.mutate(lesson);
               }}
             >
               <IconX size={15} />
@@ -58,13 +91,16 @@ export function Lessons({ studentId }: { readonly studentId: string }): ReactEle
             if (day) setWeekday(day);
           }}
         />
-        <TextInput
+        <TimePicker
           w={136}
-          type="time"
+          format={session?.clock === '12' ? '12h' : '24h'}
           label={t('students.time')}
+          hoursInputLabel={t('students.hours')}
+          minutesInputLabel={t('students.minutesOfHour')}
+          amPmInputLabel={t('students.halfOfDay')}
           value={startsAt}
-          onChange={({ currentTarget }) => {
-            setStartsAt(currentTarget.value);
+          onChange={(time) => {
+            setStartsAt(time.slice(0, 5));
           }}
         />
         <NumberInput
@@ -79,6 +115,7 @@ export function Lessons({ studentId }: { readonly studentId: string }): ReactEle
         />
         <Button
           loading={add.isPending}
+          disabled={startsAt === ''}
           onClick={() => {
             add.mutate();
           }}
@@ -86,7 +123,12 @@ export function Lessons({ studentId }: { readonly studentId: string }): ReactEle
           {t('students.addLesson')}
         </Button>
       </Group>
-      <FormProblem error={add.error ?? remove.error} />
+      {meets.length > 0 && (
+        <p role="status" className={classes['overlap']}>
+          {meets.join(' ')}
+        </p>
+      )}
+      <FormProblem error={add.error ?? remove.error ?? bringBack.error} />
     </section>
   );
 }

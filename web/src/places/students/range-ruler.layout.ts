@@ -19,6 +19,8 @@ export interface RulerShapes {
   readonly reach: Bar;
   readonly today: Bar;
   readonly speaking: number | null;
+  /** Where chest-led singing ends. */
+  readonly belt: number | null;
   readonly bridges: readonly { readonly y: number; readonly low: string; readonly high: string }[];
   readonly zones: readonly (Bar & { readonly text: string })[];
   readonly hard: readonly { readonly y: number; readonly note: string; readonly side: 'floor' | 'ceiling' }[];
@@ -42,7 +44,13 @@ export function apart(ys: readonly number[], gap: number): readonly number[] {
 }
 
 /** Lays reference, measured range, reach and today's limits out on one pitch scale. */
-export function layRuler(voice: VoiceFile, reference: ReferenceRange, limits: Limits, height: number): RulerShapes {
+export function layRuler(
+  voice: VoiceFile,
+  reference: ReferenceRange,
+  limits: Limits,
+  height: number,
+  belt: number | null = null,
+): RulerShapes {
   const span = voiceSpan(voice, reference);
   const zones = neverSounded(voice);
   const hard = [
@@ -56,22 +64,34 @@ export function layRuler(voice: VoiceFile, reference: ReferenceRange, limits: Li
     span.reachHigh,
     ...zones.flatMap(({ low, high }) => [low, high]),
     ...hard.map(({ note }) => note),
+    ...(belt === null ? [] : [belt]),
   ];
   const scale = pitchScale(Math.min(...all) - 1, Math.max(...all) + 1, 14, height - 14);
   const bar = (low: number, high: number): Bar => ({ top: scale.y(high), bottom: scale.y(low) });
-  const wanted = [
+  const always = [
     { midi: limits.ceiling, isToday: true },
     { midi: limits.floor, isToday: true },
-    ...voice.bridges.map(({ low, high }) => ({ midi: low, at: (low + high) / 2, isToday: false })),
-    ...[span.high, span.low, span.reachHigh, span.reachLow, reference.usual.high, reference.usual.low].map((midi) => ({
-      midi,
-      isToday: false,
-    })),
+    ...[span.high, span.low]
+      .filter((midi) => midi !== limits.ceiling && midi !== limits.floor)
+      .map((midi) => ({ midi, isToday: false })),
   ];
-  const labels: RulerLabel[] = [];
-  for (const { midi, isToday, ...place } of wanted) {
-    const y = scale.y('at' in place ? place.at : midi);
-    if (labels.every((other) => Math.abs(other.y - y) >= LABEL_GAP)) labels.push({ y, text: writeNote(midi), isToday });
+  const alwaysYs = apart(
+    always.map(({ midi }) => scale.y(midi)),
+    LABEL_GAP,
+  );
+  const labels: RulerLabel[] = always.map(({ midi, isToday }, index) => ({
+    y: alwaysYs[index] ?? 0,
+    text: writeNote(midi),
+    isToday,
+  }));
+  const wanted = [
+    ...voice.bridges.map(({ low, high }) => ({ midi: low, at: (low + high) / 2 })),
+    ...[span.reachHigh, span.reachLow, reference.usual.high, reference.usual.low].map((midi) => ({ midi, at: midi })),
+  ];
+  for (const { midi, at } of wanted) {
+    const y = scale.y(at);
+    if (labels.every((other) => Math.abs(other.y - y) >= LABEL_GAP))
+      labels.push({ y, text: writeNote(midi), isToday: false });
   }
   const bridges = voice.bridges.map(({ low, high }) => ({
     y: scale.y((low + high) / 2),
@@ -84,11 +104,13 @@ export function layRuler(voice: VoiceFile, reference: ReferenceRange, limits: Li
   }));
   const speaking = voice.speakingNote === undefined ? null : scale.y(voice.speakingNote);
   const hardLines = hard.map(({ note, side }) => ({ y: scale.y(note), note: writeNote(note), side }));
+  const beltY = belt === null ? null : scale.y(belt);
   const words = [
     ...bridges.map(({ y }) => y),
     ...zoneBars.map(({ top, bottom }) => (top + bottom) / 2),
     ...hardLines.map(({ y }) => y),
     ...(speaking === null ? [] : [speaking]),
+    ...(beltY === null ? [] : [beltY]),
   ];
   return {
     usual: bar(reference.usual.low, reference.usual.high),
@@ -96,6 +118,7 @@ export function layRuler(voice: VoiceFile, reference: ReferenceRange, limits: Li
     reach: bar(span.reachLow, span.reachHigh),
     today: bar(limits.floor, Math.max(limits.floor, limits.ceiling)),
     speaking,
+    belt: beltY,
     bridges,
     zones: zoneBars,
     hard: hardLines,

@@ -2,7 +2,7 @@ import { type Limits, type ReferenceRange, type VoiceFile } from '@soft-lark/cor
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { voiceSpan } from '../../flight/pitch-scale.ts';
-import { shortDayText } from '../../ui/format.ts';
+import { shortDayText } from '../../text/times.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { layRuler, type Bar } from './range-ruler.layout.ts';
 import { writeNote } from '../../text/note-names.ts';
@@ -33,12 +33,14 @@ interface RangeRulerProps {
   readonly voice: VoiceFile;
   readonly reference: ReferenceRange;
   readonly limits: Limits;
+  /** The highest chest-led note, MIDI; null where the voice has none. */
+  readonly belt: number | null;
 }
 
 /** Reference, measured range, reach and today's limits of a voice, side by side on one pitch scale. */
-export function RangeRuler({ voice, reference, limits }: RangeRulerProps): ReactElement {
+export function RangeRuler({ voice, reference, limits, belt }: RangeRulerProps): ReactElement {
   const { t } = useTranslation();
-  const shapes = layRuler(voice, reference, limits, HEIGHT);
+  const shapes = layRuler(voice, reference, limits, HEIGHT, belt);
   const span = voiceSpan(voice, reference);
   const date = voice.measured ? shortDayText(voice.measured.date) : t('students.ruler.estimate');
   const words = [
@@ -66,15 +68,19 @@ export function RangeRuler({ voice, reference, limits }: RangeRulerProps): React
             text: t('students.speaks', { note: writeNote(voice.speakingNote ?? 0) }),
           },
         ]),
+    ...(shapes.belt === null || belt === null
+      ? []
+      : [{ y: shapes.belt, look: 'word', text: t('students.beltUpTo', { note: writeNote(belt) }) }]),
   ];
   const rows = [
     [t('students.ruler.measured'), writeNote(span.low), writeNote(span.high)],
     [t('students.reach'), writeNote(span.reachLow), writeNote(span.reachHigh)],
     [t('students.ruler.today'), writeNote(limits.floor), writeNote(limits.ceiling)],
+    ...(belt === null ? [] : [[t('students.belt'), '–', writeNote(belt)]]),
   ];
   return (
     <PictureTable label={t('students.measured')} head={['', t('bench.table.low'), t('bench.table.high')]} rows={rows}>
-      <svg width={WIDTH} height={HEIGHT + 44} className={classes['ruler']} aria-hidden>
+      <svg viewBox={`0 0 ${String(WIDTH)} ${String(HEIGHT + 44)}`} className={classes['ruler']} aria-hidden>
         <defs>
           <pattern id="ruler-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <line x1="0" y1="0" x2="0" y2="7" className={classes['hatch']} />
@@ -101,6 +107,15 @@ export function RangeRuler({ voice, reference, limits }: RangeRulerProps): React
         {shapes.hard.map(({ y, side }) => (
           <line key={side} className={classes['hard']} x1={MEASURED - 8} x2={TODAY + COLUMN + 8} y1={y} y2={y} />
         ))}
+        {shapes.belt !== null && (
+          <line
+            className={classes['belt']}
+            x1={MEASURED - 8}
+            x2={TODAY + COLUMN + 8}
+            y1={shapes.belt}
+            y2={shapes.belt}
+          />
+        )}
         {shapes.speaking !== null && (
           <circle className={classes['speaking']} cx={TODAY + COLUMN / 2} cy={shapes.speaking} r="5.5" />
         )}

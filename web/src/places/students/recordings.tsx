@@ -4,7 +4,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { dropRecording, KEPT_DAYS, recordingsOf, type Recording } from '../../listening/recordings.ts';
-import { momentText } from '../../ui/format.ts';
+import { momentText } from '../../text/times.ts';
 import classes from './students.module.css';
 
 function Sound({ sound }: Pick<Recording, 'sound'>): ReactElement {

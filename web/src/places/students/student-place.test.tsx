@@ -1,4 +1,5 @@
-import { screen, within } from '@testing-library/react';
+import { routineFileOf, shippedExercises } from '@soft-lark/core';
+import { screen, waitFor, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
 import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
 import {
@@ -16,6 +17,9 @@ import {
 } from '../../testing/samples.ts';
 import { Answer, refusal } from '../../testing/fake-api.ts';
 
+const fileField = (): HTMLInputElement => document.querySelector('input[type=file]') as HTMLInputElement;
+const sentTo = (sent: OpenedPage['sent'], to: string): readonly unknown[] =>
+  sent.filter(({ what }) => what === to).map(({ body }) => body);
 const TODAY = `GET /api/students/${STUDENT}/today`;
 
 function open(change: Partial<Schemas['StudentTodayDto']> = {}, tab = '', answers = {}): OpenedPage {
@@ -52,8 +56,26 @@ test.each<[string, Partial<Schemas['VoiceFile']>, string, RegExp]>([
 ])('the file says: %s', async (_, change, name, value) => {
   open({ student: student({ voice: voice(change) }) });
   const file = await screen.findByRole('complementary');
-  const fact = within(file).getByText(name, { selector: 'dt' }).nextElementSibling;
+  const fact = within(file).getByText(name, { selector: 'dt, dt *' }).closest('dt')?.nextElementSibling;
   expect(fact?.textContent.trim()).toMatch(value);
+});
+
+test('a piece whose tune the studio has says where it lies and in which key it sits best', async () => {
+  const tune = { name: 'Lantern song', tempo: 60, mode: 'major', beatsPerBar: 4, pickupBeats: 0 };
+  const events = [
+    { midi: 74, beats: 4 },
+    { midi: 79, beats: 6 },
+  ];
+  openPage(`/students/${STUDENT}`, {
+    [`GET /api/students/${STUDENT}/today`]: studentToday({
+      student: student({ voice: voice({ piece: 'lantern song' }) }),
+    }),
+    'GET /api/songs': [{ id: RUN, version: 1, ...tune, events }],
+  });
+  const words = 'D5 – G5, mostly D5–G5; longest phrase 10 s.';
+  expect(await screen.findByText(new RegExp(words))).toHaveTextContent(
+    /Sits best 1[0-2] semitones lower: 6 s outside the easy range become 0 s\./,
+  );
 });
 
 test.each<[string, Partial<Schemas['StudentTodayDto']>, RegExp]>([
@@ -91,7 +113,7 @@ test('a lesson is added with day, time and minutes, and taken away again', async
   expect(await screen.findByText(/Tuesday, 16:30, 45 min/)).toBeVisible();
   expect(screen.queryByText(/Saturday, /)).toBeNull();
   await user.click(screen.getByRole('button', { name: 'Add a lesson' }));
-  await user.click(screen.getByRole('button', { name: 'Remove Tuesday 16:30' }));
+  await user.click(screen.getByRole('button', { name: 'Remove Tuesday, 16:30' }));
   expect(sent).toEqual([
     {
       what: 'POST /api/lessons',
@@ -101,18 +123,78 @@ test('a lesson is added with day, time and minutes, and taken away again', async
   ]);
 });
 
+test('a lesson that is taken away comes back as it was, and one that meets another says whom', async () => {
+  const other = { id: ROUTINE, studentId: RUN, weekday: 1, startsAt: '14:45', minutes: 30 };
+  const lesson = { id: RUN, studentId: STUDENT, weekday: 2, startsAt: '16:30', minutes: 45 };
+  const { user, sent } = open({}, '', {
+    'GET /api/lessons': [lesson, other],
+    'GET /api/students': [student(), student({ id: RUN, name: 'Corwin Dace' })],
+    [`DELETE /api/lessons/${RUN}`]: new Answer(204, undefined),
+    'POST /api/lessons': lesson,
+  });
+  expect(await screen.findByText('Overlaps with Corwin Dace, 14:45.')).toBeVisible();
+  await user.click(screen.getByRole('button', { name: 'Remove Tuesday, 16:30' }));
+  await user.click(await screen.findByRole('button', { name: 'Undo' }));
+  expect(sent).toEqual([
+    { what: `DELETE /api/lessons/${RUN}`, body: undefined },
+    { what: 'POST /api/lessons', body: lesson },
+  ]);
+});
+
 test('a new routine is made empty and opened on the bench', async () => {
   const { user, sent, path } = open({}, '', { 'POST /api/routines': routine({ steps: [] }) });
-  await user.click(await screen.findByRole('button', { name: 'New routine' }));
+  await user.click(await screen.findByRole('button', { name: 'More' }));
+  await user.click(await screen.findByRole('menuitem', { name: 'New routine' }));
   expect(sent[0]?.body).toMatchObject({ studentId: STUDENT, minutes: 10, steps: [] });
   expect(await screen.findByText(/An empty bench/)).toBeVisible();
   expect(path()).toBe(`/routines/${ROUTINE}`);
 });
 
+test.each<[string, string, RegExp]>([
+  ['cut off', '{"kind": "soft-lark-rou', /The file is not whole JSON/],
+  [
+    'with an exercise of another studio',
+    routineFileOf({ name: 'Low water', kind: 'lesson', minutes: 8, steps: [step('nobody-knows')] }, []),
+    /The shelf has no nobody-knows/,
+  ],
+])('a routine file %s is refused, and nothing is made', async (_, content, said) => {
+  const { user, sent } = open();
+  await user.click(await screen.findByRole('button', { name: 'More' }));
+  await user.click(await screen.findByRole('menuitem', { name: 'Ready-made' }));
+  await screen.findByRole('button', { name: 'From a routine file' });
+  await user.upload(fileField(), new File([content], 'low-water.json'));
+  expect(await screen.findByRole('alert')).toHaveTextContent(said);
+  expect(sentTo(sent, 'POST /api/routines')).toHaveLength(0);
+});
+
+test('a routine from a file goes to the bench, with the exercise it brings put on the shelf', async () => {
+  const [ready] = shippedExercises();
+  const own = { ...(ready as NonNullable<typeof ready>), id: 'low-water-hum', name: 'Low water hum' };
+  const { user, sent, path } = open({}, '', {
+    'POST /api/routines': (body: unknown) => routine(body as object),
+    'POST /api/exercises/imports': (body: unknown) => body,
+  });
+  await user.click(await screen.findByRole('button', { name: 'More' }));
+  await user.click(await screen.findByRole('menuitem', { name: 'Ready-made' }));
+  await screen.findByRole('button', { name: 'From a routine file' });
+  const steps = [step('thirds'), step('low-water-hum')];
+  const content = routineFileOf({ name: 'Low water', kind: 'home', minutes: 8, steps }, [own]);
+  await user.upload(fileField(), new File([content], 'low-water.json'));
+  await waitFor(() => {
+    expect(path()).toMatch(/^\/routines\//);
+  });
+  expect(sentTo(sent, 'POST /api/exercises/imports')).toMatchObject([{ exercises: [{ id: 'low-water-hum' }] }]);
+  const [made] = sentTo(sent, 'POST /api/routines') as { steps: { id: string }[] }[];
+  expect(made).toMatchObject({ name: 'Low water', kind: 'home', minutes: 8, studentId: STUDENT });
+  // Its steps are steps of their own: both routines may be opened side by side.
+  expect(made?.steps.map(({ id }) => id)).not.toContain(steps[0]?.id);
+});
+
 test('a ready-made routine is filled for this voice before it is made', async () => {
   const { user, sent } = open({}, '', { 'POST /api/routines': routine() });
-  await user.click(await screen.findByRole('button', { name: 'Ready-made' }));
-  await user.click(await screen.findByRole('menuitem', { name: /^Short/ }));
+  await user.click(await screen.findByRole('button', { name: 'More' }));
+  await user.click(await screen.findByRole('menuitem', { name: 'Ready-made' }));
+  await user.click(await screen.findByRole('button', { name: /^Short/ }));
   const made = sent[0]?.body as Schemas['NewRoutineDto'];
   expect([made.name, made.minutes]).toEqual(['Short', 5]);
   expect(made.steps.length).toBeGreaterThanOrEqual(3);
@@ -141,15 +223,22 @@ test('runs of a student are listed, the way to each one with them', async () => 
 });
 
 // The document of the tests keeps no recordings, as a private window does not.
-test('a student is deleted only when it is said twice, and the list follows', async () => {
+test.each([
+  ['goes ten seconds later, or when the page is left', false, [`DELETE /api/students/${STUDENT}`]],
+  ['stays where that is called off', true, []],
+])('a student who is deleted, said twice, %s', async (_, isCalledOff, asked) => {
   const { user, sent, path } = open({}, '/rules', { [`DELETE /api/students/${STUDENT}`]: new Answer(204, undefined) });
   await user.click(await screen.findByRole('button', { name: 'Delete this student' }));
-  expect(sent).toEqual([]);
   const dialog = await screen.findByRole('dialog');
   expect(within(dialog).getByText(/Delete Maud Pellow with voice file/)).toBeVisible();
   await user.click(within(dialog).getByRole('button', { name: /^Delete/ }));
   expect(await screen.findByRole('heading', { name: 'One student' })).toBeVisible();
-  expect([sent[0]?.what, path()]).toEqual([`DELETE /api/students/${STUDENT}`, '/students']);
+  expect([sent, path()]).toEqual([[], '/students']);
+  if (isCalledOff) await user.click(await screen.findByRole('button', { name: 'Keep the file' }));
+  window.dispatchEvent(new Event('pagehide'));
+  await waitFor(() => {
+    expect(sent.map(({ what }) => what)).toEqual(asked);
+  });
 });
 
 test('a rule of this student is changed and sent with the rest of the file', async () => {

@@ -1,15 +1,16 @@
-import { Button, Title } from '@mantine/core';
+import { Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { studentTodayQuery } from '../../api/students.queries.ts';
-import { useNewRoutine } from '../../api/use-new-routine.ts';
 import { useTakeInHand } from '../../shell/student-in-hand.ts';
 import { useShown } from '../../shell/use-shown.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
-import { RecipeMenu } from './recipe-menu.tsx';
+import { StudentActs } from './student-acts.tsx';
+import { StudentDay } from './student-day.tsx';
+import { StudentProgress } from './student-progress.tsx';
 import { StudentRoutines } from './student-routines.tsx';
 import { StudentRules } from './student-rules.tsx';
 import { StudentRuns } from './student-runs.tsx';
@@ -18,15 +19,15 @@ import { VoiceForm } from './voice-form.tsx';
 import { VoiceView } from './voice-view.tsx';
 import classes from './students.module.css';
 
-const TABS = ['voice', 'routines', 'runs', 'rules'] as const;
+const TABS = ['voice', 'routines', 'runs', 'progress', 'rules'] as const;
+/** What nobody else in the room is to read. */
+const NEVER_SHARED: readonly string[] = ['progress', 'rules'];
 
 /** One student: the voice file, routines and runs. */
 export function StudentPlace(): ReactElement {
   const { t } = useTranslation();
-  const navigate = useNavigate();
   const { studentId = '', tab = 'voice' } = useParams();
   const today = useQuery(studentTodayQuery(studentId));
-  const build = useNewRoutine();
   const [isEditing, setEditing] = useState(false);
   const { isShared, mayShow } = useShown();
   useTakeInHand(today.data?.student.id);
@@ -42,15 +43,15 @@ export function StudentPlace(): ReactElement {
   ].join(' · ');
   return (
     <>
-      <div className={classes['heading']}>
-        <div>
-          <Title order={1} fz={32}>
-            {student.name}
-          </Title>
-          <small>{about}</small>
-        </div>
+      <div className={classes['person']}>
+        <Title order={1} fz={32}>
+          <bdi>{student.name}</bdi>
+        </Title>
+        <small>{about}</small>
+      </div>
+      <div className={classes['tabs']}>
         <nav aria-label={student.name}>
-          {TABS.filter((name) => !isShared || name !== 'rules').map((name) => (
+          {TABS.filter((name) => !isShared || !NEVER_SHARED.includes(name)).map((name) => (
             <Link
               key={name}
               to={name === 'voice' ? `/students/${studentId}` : `/students/${studentId}/${name}`}
@@ -60,46 +61,21 @@ export function StudentPlace(): ReactElement {
             </Link>
           ))}
         </nav>
-        {tab === 'voice' && !isEditing && (
-          <Button component={Link} to={`/students/${studentId}/check`}>
-            {t('students.check')}
-          </Button>
-        )}
-        {tab === 'voice' && !isEditing && !isShared && (
-          <Button
-            onClick={() => {
-              setEditing(true);
-            }}
-          >
-            {t('students.edit')}
-          </Button>
-        )}
-        <RecipeMenu
+        <StudentActs
           today={today.data}
-          onFilled={(start) => {
-            build.mutate({ id: student.id, start }, { onSuccess: ({ id }) => void navigate(`/routines/${id}`) });
-          }}
+          onEdit={
+            tab === 'voice' && !isEditing && !isShared
+              ? () => {
+                  setEditing(true);
+                }
+              : undefined
+          }
         />
-        <Button
-          loading={build.isPending}
-          onClick={() => {
-            build.mutate({ id: student.id }, { onSuccess: ({ id }) => void navigate(`/routines/${id}`) });
-          }}
-        >
-          {t('students.newRoutine')}
-        </Button>
-        <Button
-          variant="filled"
-          loading={build.isPending}
-          onClick={() => {
-            build.mutate({ id: student.id }, { onSuccess: ({ id }) => void navigate(`/routines/${id}?draft=1`) });
-          }}
-        >
-          {t('students.draftRoutine')}
-        </Button>
       </div>
       {tab === 'routines' && <StudentRoutines today={today.data} />}
       {tab === 'runs' && <StudentRuns studentId={studentId} />}
+      {tab === 'progress' && !isShared && <StudentProgress student={student} />}
+      {tab === 'day' && !isShared && <StudentDay student={student} />}
       {tab === 'rules' && !isShared && <StudentRules key={student.version} student={student} />}
       {tab === 'voice' && !isEditing && (
         <>

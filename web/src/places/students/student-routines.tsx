@@ -10,7 +10,7 @@ import { shelfQuery } from '../../api/shelf.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { SmallFlight } from '../../flight/small-flight.tsx';
 import { useNow } from '../../ui/clock.ts';
-import { clockText, dayText } from '../../ui/format.ts';
+import { clockText, dayText } from '../../text/times.ts';
 import { Shape } from '../../ui/shape.tsx';
 import { writeNote } from '../../text/note-names.ts';
 import classes from './students.module.css';
@@ -37,7 +37,10 @@ export function StudentRoutines({ today }: { readonly today: StudentToday }): Re
         const { lowest, highest } = laid;
         return (
           <div key={routine.id} className={classes['routine']}>
-            <Link to={`/routines/${routine.id}`}>{routine.name}</Link>
+            <span>
+              <Link to={`/routines/${routine.id}`}>{routine.name}</Link>
+              {routine.groupId !== undefined && <small>{t('students.ofAGroup')}</small>}
+            </span>
             <SmallFlight routine={laid} isNext={false} />
             <span>
               {t('bench.of', { length: clockText(laid.seconds), budget: clockText(routine.minutes * 60) })}

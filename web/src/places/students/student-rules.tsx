@@ -4,31 +4,39 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
-import { approachFor } from '../../api/lay.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { changeStudent, removeStudent, studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { dropRecording, recordingsOf } from '../../listening/recordings.ts';
 import { ApproachEditor } from '../../ui/approach-editor.tsx';
 import { ConfirmDelete } from '../../ui/confirm-delete.tsx';
+import { inTenSeconds } from '../../ui/offer-undo.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { RangeEditor } from '../../ui/range-editor.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
-import { ApproachPreview } from '../settings/approach-preview.tsx';
+import { AnswersPreview } from '../settings/answers-preview.tsx';
 
 function DeleteStudent({ student }: { readonly student: Student }): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
   const queries = useQueryClient();
+  const erase = async (): Promise<void> => {
+    await removeStudent(student.id);
+    for (const { id } of await recordingsOf(student.id)) await dropRecording(id);
+    queries.removeQueries({ queryKey: ['students', student.id] });
+    void queries.invalidateQueries();
+  };
   return (
     <ConfirmDelete
       title={t('students.removeStudent')}
       question={t('students.removeSure', { name: student.name })}
-      remove={() => removeStudent(student.id)}
-      onGone={async () => {
-        for (const { id } of await recordingsOf(student.id)) await dropRecording(id);
+      remove={async () => {
         await navigate('/students');
-        queries.removeQueries({ queryKey: ['students', student.id] });
-        void queries.invalidateQueries();
+      }}
+      onGone={() => {
+        inTenSeconds(erase, {
+          message: t('students.goingIn', { name: student.name }),
+          label: t('students.keepStudent'),
+        });
       }}
     >
       {(open) => (
@@ -73,12 +81,6 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
           setApproach({ ...answers });
         }}
       />
-      {approach !== student.voice.approach && (
-        <ApproachPreview
-          studentId={student.id}
-          approachOf={({ voice }) => approachFor(studio, { voice: { ...voice, approach } })}
-        />
-      )}
       <Title order={2} fz={21}>
         {t('students.rulesTitle')}
       </Title>
@@ -100,6 +102,9 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
           setRules({ ...changes });
         }}
       />
+      {isChanged && studio && (
+        <AnswersPreview studio={studio} student={{ ...student, voice: { ...student.voice, approach, rules } }} />
+      )}
       <FormProblem error={save.error} />
       <Group justify="space-between">
         <Button

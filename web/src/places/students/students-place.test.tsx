@@ -1,7 +1,7 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
 import { openPage } from '../../testing/open-page.tsx';
-import { LONG_NAME, OTHER_STUDENT, RUN, runSummary, STUDENT, student } from '../../testing/samples.ts';
+import { LONG_NAME, OTHER_STUDENT, ROUTINE, RUN, runSummary, STUDENT, student } from '../../testing/samples.ts';
 
 const SIXTY = Array.from({ length: 60 }, (_, index) =>
   student({ id: `01920000-0000-7000-8000-${String(index).padStart(12, '0')}`, name: `Student ${String(index)}` }),
@@ -19,7 +19,7 @@ test.each<[string, readonly unknown[], string]>([
 
 const unmeasured: Schemas['VoiceFile'] = { type: 'bass', style: 'jazz', goals: [], bridges: [], avoid: [] };
 
-test('each row has voice, range, lessons and when it sang last', async () => {
+test('each row has voice, range, lessons, when it sang last and what is ready', async () => {
   openPage('/students', {
     'GET /api/students': [student(), student({ id: OTHER_STUDENT, name: LONG_NAME, voice: unmeasured })],
     'GET /api/lessons': [
@@ -29,14 +29,21 @@ test('each row has voice, range, lessons and when it sang last', async () => {
     'GET /api/runs/last': [runSummary({ startedAt: '2026-11-23T15:32:00Z' })],
   });
   const maud = (await screen.findByRole('link', { name: 'Maud Pellow' })).closest('tr') as HTMLElement;
-  const cells = within(maud).getAllByRole('cell');
-  expect(cells.map(({ textContent }) => textContent)).toEqual([
-    'Maud Pellow',
-    'mezzo · theatre',
-    'A3 – E5',
-    'Wed 15:30 · Fri 09:00',
-    'Mon',
-  ]);
+  await waitFor(() => {
+    const cells = within(maud).getAllByRole('cell');
+    expect(cells.map(({ textContent }) => textContent)).toEqual([
+      'Maud Pellow',
+      'mezzo · theatre',
+      'A3 – E5',
+      'Wed 15:30 · Fri 09:00',
+      'Mon',
+      'Sing it',
+    ]);
+  });
+  expect(within(maud).getByRole('link', { name: 'Sing “Warm-up” with Maud Pellow' })).toHaveAttribute(
+    'href',
+    `/sing/${ROUTINE}`,
+  );
   const other = screen.getByRole('link', { name: LONG_NAME }).closest('tr') as HTMLElement;
   expect(within(other).getByText('not measured')).toBeVisible();
   expect(within(other).getByText('–')).toBeVisible();
@@ -91,4 +98,16 @@ test('on a shared screen only the student in hand is on the list', async () => {
   openPage('/students', { 'GET /api/students': [student(), student({ id: OTHER_STUDENT, name: 'Nan Osier' })] });
   await screen.findByRole('heading', { name: '2 students' });
   expect(screen.queryByRole('link', { name: 'Nan Osier' })).toBeNull();
+});
+
+test('of many students a few letters find one; of a few nothing has to be typed', async () => {
+  const { user, unmount } = openPage('/students', { 'GET /api/students': SIXTY });
+  await user.type(await screen.findByRole('searchbox', { name: 'Find a student' }), 'DENT 47');
+  expect(screen.getAllByRole('link', { name: /^Student \d+$/ }).map(({ textContent }) => textContent)).toEqual([
+    'Student 47',
+  ]);
+  unmount();
+  openPage('/students');
+  await screen.findByRole('link', { name: 'Maud Pellow' });
+  expect(screen.queryByRole('searchbox', { name: 'Find a student' })).toBeNull();
 });

@@ -1,21 +1,29 @@
 import { Checkbox, Fieldset, SimpleGrid, Stack, Text } from '@mantine/core';
 import { DateInput } from '@mantine/dates';
 import type { UseFormReturnType } from '@mantine/form';
-import { CAUTIONS, LASTING_OBSTACLES } from '@soft-lark/core';
+import { CAUTIONS, LASTING_OBSTACLES, type Caution } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { VoiceValues } from './voice-form.values.ts';
+import type { Applies, VoiceValues } from './voice-form.values.ts';
 
 interface VoiceDecisionsProps {
   readonly form: UseFormReturnType<VoiceValues>;
   readonly today: string;
+  /** What can apply to a singer of this age at all. */
+  readonly applies: Applies;
 }
 
 const DAYS = ['clearedOn', 'beltEaseOn', 'holdsOnSince', 'consentOn'] as const;
+const NOT_A_CHILDS: readonly Caution[] = ['pregnancy'];
 
 /** Cautions on file, and what the teacher has decided or seen, each with its day. */
-export function VoiceDecisions({ form, today }: VoiceDecisionsProps): ReactElement {
+export function VoiceDecisions({ form, today, applies }: VoiceDecisionsProps): ReactElement {
   const { t } = useTranslation();
+  const { cautions } = form.values;
+  const cautionsShown = CAUTIONS.filter(
+    (caution) => !applies.isChild || !NOT_A_CHILDS.includes(caution) || cautions.includes(caution),
+  );
+  const isShown = { clearedOn: true, beltEaseOn: applies.belt, holdsOnSince: true, consentOn: applies.consent };
   return (
     <>
       <Fieldset legend={t('students.cautionsOnFile')}>
@@ -24,7 +32,7 @@ export function VoiceDecisions({ form, today }: VoiceDecisionsProps): ReactEleme
         </Text>
         <Checkbox.Group {...form.getInputProps('cautions')}>
           <Stack gap="xs">
-            {CAUTIONS.map((caution) => (
+            {cautionsShown.map((caution) => (
               <Checkbox key={caution} value={caution} label={t(`students.cautionWords.${caution}`)} />
             ))}
           </Stack>
@@ -44,7 +52,7 @@ export function VoiceDecisions({ form, today }: VoiceDecisionsProps): ReactEleme
       </Fieldset>
       <Fieldset legend={t('students.datesSection')}>
         <SimpleGrid cols={2}>
-          {DAYS.map((day) => (
+          {DAYS.filter((day) => isShown[day]).map((day) => (
             <DateInput
               key={day}
               label={t(`students.${day}`)}
@@ -55,11 +63,13 @@ export function VoiceDecisions({ form, today }: VoiceDecisionsProps): ReactEleme
             />
           ))}
         </SimpleGrid>
-        <Checkbox
-          mt="md"
-          label={t('students.gritAllowed')}
-          {...form.getInputProps('gritAllowed', { type: 'checkbox' })}
-        />
+        {applies.gritDecision && (
+          <Checkbox
+            mt="md"
+            label={t('students.gritAllowed')}
+            {...form.getInputProps('gritAllowed', { type: 'checkbox' })}
+          />
+        )}
       </Fieldset>
     </>
   );

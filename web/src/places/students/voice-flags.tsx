@@ -3,7 +3,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { StudentToday } from '../../api/students.queries.ts';
-import { dayText } from '../../ui/format.ts';
+import { dayText } from '../../text/times.ts';
 import classes from './students.module.css';
 
 /** What of a voice file wants attention today: a change, a check that is due, a lock, holds that are off. */

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
 import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
 import { refusal } from '../../testing/fake-api.ts';
@@ -171,4 +171,34 @@ test('a refusal says what is wrong, by field', async () => {
   );
   await user.click(screen.getByRole('button', { name: 'Save' }));
   expect(await screen.findByText(/This cannot be stored|age must be 120 at most/)).toBeVisible();
+});
+
+test.each([
+  ['saved on the way', 'Save and go on', '/students', [SAVE]],
+  ['left unsaved', 'Leave it unsaved', '/students', []],
+  ['kept as typed', 'Stay here', `/students/${STUDENT}`, []],
+])('a file that was changed is not lost by going elsewhere: %s', async (_, answer, place, asked) => {
+  const page = await openForm();
+  await page.user.type(screen.getByLabelText(/^Name/), ' the younger');
+  await page.user.click(screen.getByRole('link', { name: 'Students' }));
+  const dialog = await screen.findByRole('dialog', { name: 'The voice file is not saved' });
+  await page.user.click(within(dialog).getByRole('button', { name: answer }));
+  await waitFor(() => {
+    expect([page.path(), page.sent.map(({ what }) => what)]).toEqual([place, asked]);
+  });
+});
+
+test.each<[string, Partial<Schemas['VoiceFile']>, readonly boolean[]]>([
+  ['a grown-up', { age: 34 }, [true, true, false, false]],
+  ['one of sixteen', { age: 16 }, [true, true, true, true]],
+  ['a child', { type: 'treble', age: 9 }, [false, false, true, false]],
+  [
+    'a child with a belt ceiling on file all the same',
+    { type: 'treble', age: 9, beltCeiling: 66 },
+    [true, false, true, false],
+  ],
+])('%s is asked only what can apply', async (_, file, shown) => {
+  await openForm(file);
+  const fields = ['Belt ceiling', 'pregnancy', 'Guardian’s consent to keep recordings, since', /^Light grit/];
+  expect(fields.map((label) => screen.queryByLabelText(label) !== null)).toEqual(shown);
 });

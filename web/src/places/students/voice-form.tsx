@@ -18,6 +18,7 @@ import { useForm } from '@mantine/form';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useBeforeUnload, useBlocker } from 'react-router';
 import { rulesFor } from '../../api/lay.ts';
 import { ApiProblem } from '../../api/problem.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
@@ -26,9 +27,10 @@ import { changeStudent, studentTodayQuery, type Student } from '../../api/studen
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { NoteField } from '../../ui/note-field.tsx';
 import { PairRows } from './pair-rows.tsx';
+import { Unsaved } from './unsaved.tsx';
 import { useVoiceChoices } from './voice-choices.ts';
 import { VoiceDecisions } from './voice-decisions.tsx';
-import { fileOf, unreadable, valuesOf, type VoiceValues } from './voice-form.values.ts';
+import { fileOf, unreadable, valuesOf, whatApplies, type VoiceValues } from './voice-form.values.ts';
 import classes from './students.module.css';
 
 /** The voice file as a form. A save that comes too late keeps what was typed and offers both ways on. */
@@ -58,8 +60,15 @@ export function VoiceForm({
       onDone();
     },
   });
+  const blocker = useBlocker(
+    ({ currentLocation, nextLocation }) => form.isDirty() && currentLocation.pathname !== nextLocation.pathname,
+  );
+  useBeforeUnload((event) => {
+    if (form.isDirty()) event.preventDefault();
+  });
   const stale =
     save.error instanceof ApiProblem && save.error.code === 'STALE_WRITE' ? (save.error.current as Student) : null;
+  const applies = whatApplies(form.values, rules);
   const bad = unreadable(form.values);
   const note = (
     name: 'low' | 'high' | 'reachLow' | 'reachHigh' | 'speakingNote' | 'hardFloor' | 'hardCeiling' | 'beltCeiling',
@@ -139,7 +148,7 @@ export function VoiceForm({
             <SimpleGrid cols={2}>
               {note('hardFloor', t('students.hardFloorField'))}
               {note('hardCeiling', t('students.hardCeilingField'))}
-              {note('beltCeiling', t('students.beltField'))}
+              {applies.belt && note('beltCeiling', t('students.beltField'))}
               <NumberInput
                 label={t('students.margin')}
                 placeholder={t('students.marginByRules', { count: rules.margin.usual })}
@@ -150,7 +159,7 @@ export function VoiceForm({
               />
             </SimpleGrid>
           </Fieldset>
-          <VoiceDecisions form={form} today={today} />
+          <VoiceDecisions form={form} today={today} applies={applies} />
         </Stack>
         <Stack>
           <PairRows
@@ -183,14 +192,26 @@ export function VoiceForm({
           </Fieldset>
           {bad.length > 0 && <Text c="var(--brick-text)">{t('students.badNote')}</Text>}
           {!stale && <FormProblem error={save.error} />}
-          <Group justify="flex-end">
-            <Button onClick={onDone}>{t('app.cancel')}</Button>
-            <Button type="submit" variant="filled" loading={save.isPending} disabled={bad.length > 0}>
-              {t('students.save')}
-            </Button>
-          </Group>
         </Stack>
       </SimpleGrid>
+      <Group justify="flex-end" className={classes['saveBar'] ?? ''}>
+        <Button onClick={onDone}>{t('app.cancel')}</Button>
+        <Button type="submit" variant="filled" loading={save.isPending} disabled={bad.length > 0}>
+          {t('students.save')}
+        </Button>
+      </Group>
+      <Unsaved
+        isOpen={blocker.state === 'blocked'}
+        canSave={bad.length === 0}
+        onStay={() => blocker.reset?.()}
+        onDrop={() => blocker.proceed?.()}
+        onSave={() => {
+          save.mutate(
+            { values: form.values, version: student.version },
+            { onSuccess: () => blocker.proceed?.(), onError: () => blocker.reset?.() },
+          );
+        }}
+      />
     </form>
   );
 }

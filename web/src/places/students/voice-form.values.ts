@@ -1,4 +1,15 @@
-import type { AvoidZone, Caution, ChangingStage, LastingObstacle, Style, VoiceType } from '@soft-lark/core';
+import {
+  ageFor,
+  isChild,
+  isTooYoungForBelt,
+  type AvoidZone,
+  type Caution,
+  type ChangingStage,
+  type LastingObstacle,
+  type RuleTable,
+  type Style,
+  type VoiceType,
+} from '@soft-lark/core';
 import type { Student } from '../../api/students.queries.ts';
 import type { NoteValue } from '../../ui/note-field.tsx';
 
@@ -45,6 +56,28 @@ export interface VoiceValues {
   readonly gaps: readonly PairValues[];
   readonly bridges: readonly PairValues[];
   readonly avoid: readonly ZoneValues[];
+}
+
+/** What of a voice file can apply to a singer of an age; what is written down already is shown whatever the age. */
+export interface Applies {
+  readonly isChild: boolean;
+  readonly belt: boolean;
+  readonly consent: boolean;
+  readonly gritDecision: boolean;
+}
+
+export function whatApplies(
+  { type, age: typed, beltCeiling, beltEaseOn, consentOn, gritAllowed }: VoiceValues,
+  rules: RuleTable,
+): Applies {
+  const singer = { type, ...(typeof typed === 'number' && { age: typed }) };
+  const age = ageFor(singer);
+  return {
+    isChild: isChild(singer, rules),
+    belt: !isTooYoungForBelt(singer, rules) || typeof beltCeiling === 'number' || beltEaseOn !== null,
+    consent: age < rules.young.grownFrom || consentOn !== null,
+    gritDecision: (age >= rules.young.noGritUnder && age < rules.young.grownFrom) || gritAllowed,
+  };
 }
 
 export function valuesOf({ name, note, voice }: Student, today: string): VoiceValues {

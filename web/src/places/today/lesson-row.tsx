@@ -2,19 +2,20 @@ import { Button } from '@mantine/core';
 import { dayHints, type Exercise, type LaidRoutine } from '@soft-lark/core';
 import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { useLay } from '../../api/lay.ts';
 import type { LessonToday } from '../../api/students.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
-import { useNewRoutine } from '../../api/use-new-routine.ts';
+import { useDraftFor } from '../../api/use-new-routine.ts';
 import { todaysTop } from '../../flight/pitch-scale.ts';
 import { SmallFlight } from '../../flight/small-flight.tsx';
 import { useShown } from '../../shell/use-shown.ts';
 import { ConditionPicker } from '../../ui/condition-picker.tsx';
-import { clockText, recentDayText } from '../../ui/format.ts';
+import { clockText, recentDayText, timeText } from '../../text/times.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
 import { LimitNote } from '../../ui/limit-note.tsx';
 import { writeNote } from '../../text/note-names.ts';
+import { RoutineChoice } from './routine-choice.tsx';
 import classes from './today.module.css';
 
 interface LessonRowProps {
@@ -23,6 +24,9 @@ interface LessonRowProps {
   readonly exercises: ReadonlyMap<string, Exercise>;
   readonly now: Date;
 }
+
+/** Share of the minutes that is as good as all of them. */
+const ENOUGH = 0.9;
 
 function TodayLine({
   lesson,
@@ -58,6 +62,12 @@ function TodayLine({
           {t('today.top')} <LimitNote limits={top.limits} context={top.limitContext} note={top.limits.ceiling} />
         </>
       )}
+      {laid.seconds < budget * ENOUGH && (
+        <span>
+          {t('today.short', { time: clockText(budget - laid.seconds) })}{' '}
+          <Link to={`/routines/${routine.id}?fill=1`}>{t('today.fill')}</Link>
+        </span>
+      )}
     </p>
   );
 }
@@ -65,11 +75,10 @@ function TodayLine({
 /** One lesson: whose it is, how the voice is today, what is ready, and the one press to begin. */
 export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): ReactElement {
   const { t } = useTranslation();
-  const navigate = useNavigate();
   const { student, conditions, routine, lastRun } = lesson;
   const setCondition = useCondition(student.id);
   const { isShared } = useShown();
-  const build = useNewRoutine();
+  const { draftFor, isPending } = useDraftFor();
   const lay = useLay();
   const laid = useMemo(
     () => (routine ? lay(routine, lesson, exercises, now) : null),
@@ -84,17 +93,29 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
   return (
     <li className={classes['lesson']} data-next={isNext}>
       <div className={classes['time']}>
-        <span className="heading">{lesson.lesson.startsAt}</span>
+        <span className="heading">{timeText(lesson.lesson.startsAt)}</span>
         <small>{t('today.minutes', { count: lesson.lesson.minutes })}</small>
       </div>
       <div className={classes['who']}>
-        <Link to={`/students/${student.id}`}>{student.name}</Link>
+        <Link to={`/students/${student.id}`}>
+          <bdi>{student.name}</bdi>
+        </Link>
         <small>
           {t(`voices.${voice.type}`)} · {t(`styles.${voice.style}`)}
         </small>
       </div>
       <div className={classes['how']}>
         <ConditionPicker value={conditions} onChange={setCondition} />
+        {lastRun && lastRun.note !== '' && !isShared && (
+          <p className={classes['forToday']}>{t('today.lineForToday', { line: lastRun.note })}</p>
+        )}
+        {lesson.practised && !isShared && (
+          <p className={classes['forToday']}>
+            {t('today.practised', { count: lesson.practised.times })}
+            {lesson.practised.ease !== null && ` · ${t(`piano.easeWords.${String(lesson.practised.ease) as '1'}`)}`}
+            {lesson.practised.note !== '' && ` · “${lesson.practised.note}”`}
+          </p>
+        )}
         <small>
           {last ? t('today.lastRun', last) : t('today.neverRun')}
           {conditions.length === 0 &&
@@ -115,9 +136,12 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
       </div>
       <TodayLine lesson={lesson} laid={laid} />
       {routine ? (
-        <Link to={`/routines/${routine.id}`} className={classes['flight']} aria-label={routine.name}>
-          {laid && <SmallFlight routine={laid} isNext={isNext} />}
-        </Link>
+        <span className={classes['flight']}>
+          <Link to={`/routines/${routine.id}`} aria-label={routine.name}>
+            {laid && <SmallFlight routine={laid} isNext={isNext} />}
+          </Link>
+          <RoutineChoice student={student} chosen={routine.id} />
+        </span>
       ) : (
         <span className={classes['flight']} />
       )}
@@ -134,9 +158,9 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
       ) : (
         <Button
           variant={isNext ? 'filled' : 'default'}
-          loading={build.isPending}
+          loading={isPending}
           onClick={() => {
-            build.mutate(student, { onSuccess: ({ id }) => void navigate(`/routines/${id}?draft=1`) });
+            draftFor(student.id);
           }}
         >
           {t('today.build')}

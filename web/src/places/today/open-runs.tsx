@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { studentsQuery } from '../../api/students.queries.ts';
 import { useShown } from '../../shell/use-shown.ts';
-import { momentText } from '../../ui/format.ts';
+import { momentText } from '../../text/times.ts';
 import { endRun, useKeptRuns } from '../../runs/run-store.ts';
 import classes from './today.module.css';
 

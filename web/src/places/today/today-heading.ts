@@ -1,4 +1,4 @@
-import dayjs from 'dayjs';
+import { minutesOfDay, weekdayOf } from '@soft-lark/core';
 import type { LessonToday } from '../../api/students.queries.ts';
 
 /** Where the day stands: which lesson comes next and how far off it is. */
@@ -8,22 +8,19 @@ export interface DayState {
   readonly minutesToNext: number;
 }
 
-/** Minutes since midnight, as the studio's day has it. */
-export function minutesOfDay(time: string): number {
-  const [hours = 0, minutes = 0] = time.split(':').map(Number);
-  return hours * 60 + minutes;
-}
+const DAY = 24 * 60;
 
-/** Finds the lesson going on, or else the next. */
-export function dayState(lessons: readonly LessonToday[], now: Date, timeZone: string): DayState {
+/** Finds the lesson going on, or else the next; one of the day before goes on since then. */
+export function dayState(
+  lessons: readonly Pick<LessonToday, 'lesson'>[],
+  now: Date,
+  { day, timeZone }: { readonly day: string; readonly timeZone: string },
+): DayState {
   const local = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(now);
   const at = minutesOfDay(local);
-  const next = lessons.find(({ lesson }) => minutesOfDay(lesson.startsAt) + lesson.minutes > at);
-  const toNext = next ? minutesOfDay(next.lesson.startsAt) - at : 0;
+  const startOf = ({ startsAt, weekday }: LessonToday['lesson']): number =>
+    minutesOfDay(startsAt) - (weekday === weekdayOf(day) ? 0 : DAY);
+  const next = lessons.find(({ lesson }) => startOf(lesson) + lesson.minutes > at);
+  const toNext = next ? startOf(next.lesson) - at : 0;
   return { nextId: next?.lesson.id, isNow: next !== undefined && toNext <= 0, minutesToNext: toNext };
-}
-
-/** ISO weekday of a date, Monday is 1. */
-export function weekdayOf(date: string): number {
-  return dayjs(date).day() || 7;
 }

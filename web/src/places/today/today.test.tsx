@@ -16,6 +16,11 @@ import {
   voice,
 } from '../../testing/samples.ts';
 
+const UNMEASURED = Object.fromEntries(
+  Object.entries(voice()).filter(([field]) => field !== 'measured'),
+) as Schemas['VoiceFile'];
+const OTHER_ROUTINE = '01920000-0000-7000-8000-00000000000b';
+
 type Lesson = Partial<Schemas['LessonTodayDto']>;
 
 const lessonOf = (change: Lesson = {}): Schemas['LessonTodayDto'] => lessonToday(change);
@@ -51,10 +56,51 @@ test('a day without lessons says what to do next', async () => {
   expect(screen.getByText(/Give a student one on their page/)).toBeVisible();
 });
 
-test('a studio without students begins with the first', async () => {
-  open([], { 'GET /api/students': [] });
-  expect(await screen.findByText(/Add the first student/)).toBeVisible();
-  expect(screen.getByRole('link', { name: 'Add a student' })).toHaveAttribute('href', '/students?add=1');
+test.each<[string, readonly Schemas['StudentDto'][], string, string]>([
+  ['a student', [], 'Add a student', '/students?add=1'],
+  ['the range', [student({ voice: UNMEASURED })], 'Measure it', `/students/${STUDENT}/check`],
+])('a studio that has just begun is led to %s', async (_, students, act, address) => {
+  open([], { 'GET /api/students': students, 'GET /api/routines': [] });
+  expect(await screen.findByRole('heading', { name: 'To the first warm-up' })).toBeVisible();
+  expect(screen.getByRole('link', { name: act })).toHaveAttribute('href', address);
+});
+
+test('with a range measured the first draft is one press away', async () => {
+  const { user, path } = open([], { 'GET /api/routines': [], 'POST /api/routines': routine({ steps: [] }) });
+  await user.click(await screen.findByRole('button', { name: 'Draft one' }));
+  await waitFor(() => {
+    expect(path()).toContain(`/routines/${ROUTINE}`);
+  });
+});
+
+test('another routine is chosen for today, and stays chosen', async () => {
+  const other = routine({ id: OTHER_ROUTINE, name: 'Quick one' });
+  const { user, sent } = open([lessonOf()], {
+    'GET /api/routines': [routine(), other],
+    [`PUT /api/students/${STUDENT}/day-routine`]: (body: unknown) => body,
+  });
+  await user.click(within(await rowOf('Maud Pellow')).getByRole('button', { name: 'Another routine of Maud Pellow' }));
+  await user.click(await screen.findByRole('menuitemradio', { name: /Quick one/ }));
+  await waitFor(() => {
+    expect(sent[0]?.body).toEqual({ day: '2026-11-25', routineId: OTHER_ROUTINE });
+  });
+});
+
+test('where minutes are left they are filled on the bench: what is there stays, and more comes', async () => {
+  const steps = [step('lip-trill-on-five'), step('falling-hum')];
+  const { user, path } = open([lessonOf({ routine: routine({ steps }) })], {
+    [`GET /api/routines/${ROUTINE}`]: routine({ steps }),
+  });
+  expect((await rowOf('Maud Pellow')).textContent).toMatch(/\d:\d\d short/);
+  await user.click(screen.getByRole('link', { name: 'Fill them' }));
+  await waitFor(() => {
+    expect(path()).toContain(`/routines/${ROUTINE}`);
+  });
+  const order = await screen.findByRole('region', { name: 'The order' });
+  await waitFor(() => {
+    expect(within(order).getAllByRole('listitem').length).toBeGreaterThan(3);
+  });
+  expect(within(order).getAllByText(/Lip trill on five|Falling hum/).length).toBeGreaterThanOrEqual(2);
 });
 
 test.each<[string, Lesson, RegExp]>([
@@ -73,6 +119,12 @@ test.each<[string, Lesson, RegExp]>([
     /Locked: get medical help/,
   ],
   ['never sung', {}, /not sung here yet/],
+  [
+    'what was practised at home',
+    { practised: { times: 2, ease: 4, note: 'the turn went well' } },
+    /Practised 2 times at home · easy · “the turn went well”/,
+  ],
+  ['a line for today', { lastRun: runSummary({ note: 'Less jaw' }) }, /For today: Less jaw/],
   ['sung last week', { lastRun: runSummary() }, /to D5 · ease 4/],
   ['sung, nothing said', { lastRun: runSummary({ ease: null, highest: null }) }, /to – · ease –/],
 ])('a row says: %s', async (_, change, words) => {
@@ -146,4 +198,32 @@ test('sixty lessons are all there, in order', async () => {
   open(lessons);
   expect(await screen.findByRole('heading', { name: 'Wednesday, 60 lessons' })).toBeVisible();
   expect(screen.getAllByRole('link', { name: /^Student \d+$/ }).length).toBeGreaterThanOrEqual(60);
+});
+
+test('someone unplanned is found by a few letters, and drafted for', async () => {
+  const { user, path, sent } = open([lessonOf()], {
+    'GET /api/students': [student(), student({ id: OTHER_STUDENT, name: 'Nan Osier' })],
+    'POST /api/routines': routine({ steps: [] }),
+  });
+  await rowOf('Maud Pellow');
+  await user.keyboard('n');
+  const dialog = within(await screen.findByRole('dialog', { name: 'Who is at the door?' }));
+  await user.type(dialog.getByRole('searchbox'), 'zz');
+  expect(dialog.getByText('Nobody is called that.')).toBeVisible();
+  await user.clear(dialog.getByRole('searchbox'));
+  await user.type(dialog.getByRole('searchbox'), 'osi{Enter}');
+  await waitFor(() => {
+    expect(path()).toContain(`/routines/${ROUTINE}`);
+  });
+  expect(sent.map(({ body }) => body)).toContainEqual(expect.objectContaining({ studentId: OTHER_STUDENT }));
+});
+
+test.each([
+  [40, 'next in 40 minutes'],
+  [89, 'next in 89 minutes'],
+  [375, 'next in 6 h'],
+])('a lesson in %i minutes is %s', async (minutes, words) => {
+  const start = new Date(Date.parse('2026-11-25T09:00:00Z') + minutes * 60_000).toISOString().slice(11, 16);
+  open([lessonOf({ lesson: at(start, RUN) })], { 'GET /api/session': session({ fixedNow: '2026-11-25T09:00:00Z' }) });
+  expect(await screen.findByText(new RegExp(words))).toBeVisible();
 });

@@ -1,0 +1,1 @@
+export { adviseStep, ADVICE_REASONS, type Advice, type AdvisedRun, type AdvisedSetting } from './advise-step.ts';

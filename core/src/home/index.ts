@@ -1,0 +1,1 @@
+export { broughtHome, heardWith, homeRoutine, type HomeKey, type HomeRoutine, type HomeStep } from './home-routine.ts';

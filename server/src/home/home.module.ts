@@ -1,0 +1,27 @@
+import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { ExercisesModule } from '../exercises/index.ts';
+import { GateModule } from '../gate/index.ts';
+import { RoutinesModule } from '../routines/index.ts';
+import { RunsModule } from '../runs/index.ts';
+import { StudentsModule } from '../students/index.ts';
+import { StudiosModule } from '../studios/index.ts';
+import { HomeLink } from './home-link.entity.ts';
+import { HomeLinksService } from './home-links.service.ts';
+import { HomeController, HomeLinksController } from './home.controller.ts';
+import { HomeService } from './home.service.ts';
+
+@Module({
+  imports: [
+    TypeOrmModule.forFeature([HomeLink]),
+    StudentsModule,
+    StudiosModule,
+    RoutinesModule,
+    ExercisesModule,
+    GateModule,
+    RunsModule,
+  ],
+  controllers: [HomeLinksController, HomeController],
+  providers: [HomeLinksService, HomeService],
+})
+export class HomeModule {}

@@ -1,0 +1,78 @@
+import { Injectable } from '@nestjs/common';
+import { progressOf, type Condition, type PastExercise, type RoutineKind } from '@soft-lark/core';
+import { Clock } from '../common/index.ts';
+import { StudioScope } from '../database/index.ts';
+import { ExercisesService } from '../exercises/index.ts';
+import { StudentsService } from '../students/index.ts';
+import { StudiosService } from '../studios/index.ts';
+import { pastOccasion } from './past-occasion.ts';
+import type { NoteMarksDto, ProgressDto } from './dto/progress.dto.ts';
+
+/** House choice: twelve weeks are a term, and few enough to be seen at once. */
+const PROGRESS_DAYS = 84;
+
+interface Row {
+  readonly date: string;
+  readonly ease: number | null;
+  readonly worked_on: readonly PastExercise[];
+  readonly conditions: Condition[];
+  readonly at_home: boolean;
+  readonly lowest: number | null;
+  readonly highest: number | null;
+  readonly planned: number | null;
+  readonly kind: RoutineKind | null;
+}
+
+/** The runs of a student with how high each was meant to go; `$1` the studio, `$2` the student, `$3` its zone, `$4` since when. */
+const RUNS = `
+  select to_char(run.started_at at time zone $3, 'YYYY-MM-DD') as date, run.ease, run.worked_on, run.conditions,
+         run.at_home, run.lowest, run.highest, routine.kind,
+         (select max((key ->> 'high')::int)
+            from jsonb_array_elements(run.plan -> 'steps') step, jsonb_array_elements(step -> 'keys') key) as planned
+    from run left join routine on routine.studio_id = run.studio_id and routine.id = run.routine_id
+   where run.studio_id = $1 and run.student_id = $2 and run.started_at >= $4
+   order by run.started_at`;
+
+/** How keys went by their highest note. */
+const NOTES = `
+  select run_key.high as midi, count(*)::int as keys, count(*) filter (where not run_key.marks <@ '{easy}')::int as marked
+    from run join run_key on run_key.studio_id = run.studio_id and run_key.run_id = run.id
+   where run.studio_id = $1 and run.student_id = $2 and run.started_at >= $3 and run_key.outcome = 'sung'
+   group by 1 order by 1`;
+
+/** What the weeks say of a student, for the pictures of progress. */
+@Injectable()
+export class ProgressService {
+  constructor(
+    private readonly scope: StudioScope,
+    private readonly students: StudentsService,
+    private readonly exercises: ExercisesService,
+    private readonly studios: StudiosService,
+    private readonly clock: Clock,
+  ) {}
+
+  async of(studioId: string, studentId: string): Promise<ProgressDto> {
+    await this.students.demand(studioId, studentId);
+    const timeZone = await this.studios.timeZoneOf(studioId);
+    const since = new Date(this.clock.now().getTime() - PROGRESS_DAYS * 86_400_000);
+    const rows = (await this.scope.query(studioId, RUNS, [studentId, timeZone, since])) as Row[];
+    const notes = (await this.scope.query(studioId, NOTES, [studentId, since])) as NoteMarksDto[];
+    const runs = rows.map(({ date, ease, worked_on: exercises, conditions, lowest, highest, ...row }) => ({
+      ...{ date, ease, exercises, conditions, lowest, highest },
+      plannedHighest: row.planned,
+      occasion: pastOccasion(row.at_home, row.kind),
+    }));
+    const shelf = await this.exercises.byId(
+      studioId,
+      runs.flatMap(({ exercises }) => exercises.map(({ exerciseId }) => exerciseId)),
+    );
+    const { ranges, weeks, stages, stoodStill } = progressOf(runs, shelf, this.clock.today(timeZone).date);
+    return {
+      ranges: [...ranges],
+      weeks: [...weeks],
+      stages: [...stages],
+      stoodStill: [...stoodStill],
+      notes,
+    };
+  }
+}

@@ -1,0 +1,6 @@
+import { Module } from '@nestjs/common';
+import { StudioFileController } from './studio-file.controller.ts';
+import { StudioFileService } from './studio-file.service.ts';
+
+@Module({ controllers: [StudioFileController], providers: [StudioFileService] })
+export class StudioFileModule {}

@@ -1,0 +1,103 @@
+import { Anchor, Button, Group, SegmentedControl } from '@mantine/core';
+import { IconPrinter } from '@tabler/icons-react';
+import { useQuery } from '@tanstack/react-query';
+import type { Approach, LaidRoutine } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { approachFor, useStudioAnswers } from '../../api/lay.ts';
+import { routineQuery } from '../../api/routines.queries.ts';
+import { sessionQuery } from '../../api/session.queries.ts';
+import { shelfQuery } from '../../api/shelf.queries.ts';
+import { studentTodayQuery } from '../../api/students.queries.ts';
+import { clockText, dayText } from '../../text/times.ts';
+import { Failure } from '../../ui/failure.tsx';
+import { Shape } from '../../ui/shape.tsx';
+import { HandOutStep } from './hand-out-step.tsx';
+import { READERS, type Reader } from './readers.ts';
+import { TakeAlong } from './take-along.tsx';
+import { useLaidFor, type SheetProps } from './use-laid-for.ts';
+import classes from './hand-out.module.css';
+
+/** The paper itself. */
+function Sheet({ routine, today, reader, laid }: SheetProps & { readonly laid: LaidRoutine }): ReactElement {
+  const { t } = useTranslation();
+  const date = useQuery(sessionQuery).data?.today ?? new Date().toISOString();
+  const approach: Approach = approachFor(useStudioAnswers(), today.student);
+  const steps = laid.steps.filter(({ problem }) => problem === undefined);
+  const seconds = steps.reduce((sum, step) => sum + step.seconds, 0);
+  return (
+    <article className={classes['paper']}>
+      <header>
+        <h1 className="heading">{routine.name}</h1>
+        <p>
+          <bdi>{today.student.name}</bdi> · {dayText(date)} ·{' '}
+          {t('handOut.length', { count: steps.length, time: clockText(seconds) })}
+        </p>
+      </header>
+      <ol>
+        {steps.map((step) => (
+          <HandOutStep key={step.id} step={step} reader={reader} approach={approach} />
+        ))}
+      </ol>
+      <footer>{t(reader === 'student' ? 'handOut.stop' : 'handOut.made')}</footer>
+    </article>
+  );
+}
+
+/** What can be taken along, and the paper itself. */
+function HandOut(props: SheetProps): ReactElement {
+  const { t } = useTranslation();
+  const { routine, reader } = props;
+  const [, setParams] = useSearchParams();
+  const laid = useLaidFor(props);
+  return (
+    <>
+      <nav aria-label={t('handOut.title')}>
+        <Anchor component={Link} to={`/routines/${routine.id}`}>
+          ← {t('piano.back')}
+        </Anchor>
+        <SegmentedControl<Reader>
+          aria-label={t('handOut.for')}
+          data={READERS.map((value) => ({ value, label: t(`handOut.readers.${value}`) }))}
+          value={reader}
+          onChange={(value) => {
+            setParams({ for: value }, { replace: true });
+          }}
+        />
+        <Group gap="xs">
+          <TakeAlong {...props} laid={laid} />
+          <Button
+            variant="filled"
+            leftSection={<IconPrinter size={18} aria-hidden />}
+            onClick={() => {
+              window.print();
+            }}
+          >
+            {t('handOut.print')}
+          </Button>
+        </Group>
+      </nav>
+      <Sheet {...props} laid={laid} />
+    </>
+  );
+}
+
+/** A routine on paper, for the teacher or the student: looked at here, printed or kept as a PDF by the browser. */
+export function HandOutPlace(): ReactElement {
+  const { routineId = '' } = useParams();
+  const [params] = useSearchParams();
+  const routine = useQuery(routineQuery(routineId));
+  const studentId = routine.data?.studentId ?? '';
+  const today = useQuery({ ...studentTodayQuery(studentId), enabled: studentId !== '' });
+  const shelf = useQuery(shelfQuery);
+  const reader = READERS.find((one) => one === params.get('for')) ?? 'student';
+  const error = routine.error ?? today.error ?? shelf.error;
+  if (error) return <Failure error={error} onRetry={() => void routine.refetch()} />;
+  if (!routine.data || !today.data || !shelf.data) return <Shape rows={6} height={90} />;
+  return (
+    <main className={classes['place']}>
+      <HandOut routine={routine.data} today={today.data} shelf={shelf.data} reader={reader} />
+    </main>
+  );
+}

@@ -1,0 +1,3 @@
+/** Whom a sheet is for. */
+export const READERS = ['teacher', 'student'] as const;
+export type Reader = (typeof READERS)[number];

@@ -1,0 +1,23 @@
+import { countdownOf, currentKey, currentStep, type RunState } from '@soft-lark/core';
+import type { ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { keyWords } from './key-words.ts';
+
+/** What changed, said to whoever does not see it; nothing that a clock moves, and only the part that is new. */
+export function RunSays({ state }: { readonly state: RunState }): ReactElement {
+  const { t } = useTranslation();
+  const step = currentStep(state);
+  const key = currentKey(state);
+  const count = countdownOf(state);
+  const isLast = count !== null && count.keys <= 1;
+  return (
+    <div className="visually-hidden" role="status" aria-atomic="false">
+      <p>{step?.name}</p>
+      <p>{step && key && keyWords(step, key)}</p>
+      <p>{key && t(`bench.legs.${key.leg}`)}</p>
+      <p>{isLast && t('piano.lastOne')}</p>
+      <p>{state.phase === 'paused' && t('piano.isPaused')}</p>
+      <p>{state.marks.map((mark) => t(`piano.marks.${mark}`)).join(', ')}</p>
+    </div>
+  );
+}

@@ -1,0 +1,195 @@
+import { Button, Group, Title } from '@mantine/core';
+import { useLocalStorage } from '@mantine/hooks';
+import { IconCalendar, IconChevronDown, IconChevronUp, IconPrinter } from '@tabler/icons-react';
+import { DAY, planDay, type DayBlock, type DayFinding, type DayPlan, type DayWishes } from '@soft-lark/core';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, type ReactElement } from 'react';
+import { useTranslation } from 'react-i18next';
+import { sessionQuery } from '../../api/session.queries.ts';
+import type { Student } from '../../api/students.queries.ts';
+import { dayText, timeText } from '../../text/times.ts';
+import { calendarText } from '../../ui/calendar.ts';
+import { fileName, saveFile } from '../../ui/save-file.ts';
+import { DayFields } from './day-fields.tsx';
+import { clockOf, USUAL_DAY, wishesOf, type TypedDay } from './day-wishes.ts';
+import classes from './day.module.css';
+
+/** What stands in the day besides the singing. */
+interface FixedRow {
+  readonly at: number;
+  readonly minutes: number;
+  readonly name: 'waking' | 'call' | 'meal' | 'travel' | 'performance';
+}
+
+function fixedRows({ waking, call, meals, travel, performances }: DayWishes): readonly FixedRow[] {
+  return [
+    { at: waking, minutes: 0, name: 'waking' },
+    ...(call === undefined ? [] : [{ at: call, minutes: 0, name: 'call' as const }]),
+    ...meals.map((meal) => ({ ...meal, name: 'meal' as const })),
+    ...travel.map((way) => ({ ...way, name: 'travel' as const })),
+    ...performances.map((one) => ({ ...one, name: 'performance' as const })),
+  ];
+}
+
+const spanText = (at: number, minutes: number): string =>
+  minutes === 0 ? timeText(clockOf(at)) : `${timeText(clockOf(at))} – ${timeText(clockOf(at + minutes))}`;
+
+function Finding({ finding, plan }: { readonly finding: DayFinding; readonly plan: DayPlan }): ReactElement {
+  const { t } = useTranslation();
+  const nameOf = (id: string): string =>
+    t(`students.day.kinds.${plan.blocks.find((one) => one.id === id)?.kind ?? 'ready'}`);
+  switch (finding.code) {
+    case 'NO_ROOM':
+      return <>{t('students.day.findings.NO_ROOM', { kind: t(`students.day.kinds.${finding.kind}`) })}</>;
+    case 'LONG_GAP':
+      return (
+        <>
+          {t('students.day.findings.LONG_GAP', { kind: nameOf(finding.id), hours: (finding.minutes / 60).toFixed(1) })}
+        </>
+      );
+    case 'WOKEN_LATE':
+      return <>{t('students.day.findings.WOKEN_LATE')}</>;
+    case 'IN_THE_WAY':
+      return <>{t('students.day.findings.IN_THE_WAY', { kind: nameOf(finding.id) })}</>;
+  }
+}
+
+interface BlockRowProps {
+  readonly block: DayBlock;
+  /** Moves it to a time of its own; nothing for what follows a performance anyway. */
+  readonly onMove: ((at: number) => void) | undefined;
+}
+
+function BlockRow({ block, onMove }: BlockRowProps): ReactElement {
+  const { t } = useTranslation();
+  const { kind, at, minutes } = block;
+  const name = t(`students.day.kinds.${kind}`);
+  return (
+    <li data-block={kind}>
+      <time>{spanText(at, minutes)}</time>
+      <div>
+        <b>{name}</b>
+        <span>{t(`students.day.abouts.${kind}`)}</span>
+      </div>
+      {onMove && (
+        <Group gap={4} wrap="nowrap" className={classes['moves'] ?? ''}>
+          {([-1, 1] as const).map((way) => (
+            <Button
+              key={way}
+              size="compact-md"
+              aria-label={t(way < 0 ? 'students.day.earlier' : 'students.day.later', { kind: name, count: DAY.grid })}
+              onClick={() => {
+                onMove(at + way * DAY.grid);
+              }}
+            >
+              {way < 0 ? <IconChevronUp size={16} aria-hidden /> : <IconChevronDown size={16} aria-hidden />}
+            </Button>
+          ))}
+        </Group>
+      )}
+    </li>
+  );
+}
+
+const MOVABLE: ReadonlySet<DayBlock['kind']> = new Set(['wake', 'build', 'ready']);
+
+/** The day of a performance: short blocks from waking to going on, what is fixed between them, a cool-down after. */
+export function StudentDay({ student }: { readonly student: Student }): ReactElement {
+  const { t } = useTranslation();
+  const today = useQuery(sessionQuery).data?.today ?? new Date().toISOString().slice(0, 10);
+  const [kept, keep] = useLocalStorage<TypedDay | null>({
+    key: `soft-lark.day.${student.id}`,
+    defaultValue: null,
+    getInitialValueInEffect: false,
+  });
+  const day = useMemo(() => kept ?? { ...USUAL_DAY, date: today }, [kept, today]);
+  const wishes = useMemo(() => wishesOf(day), [day]);
+  const plan = useMemo(() => planDay(wishes), [wishes]);
+  const change = (one: Partial<TypedDay>): void => {
+    keep({ ...day, ...one });
+  };
+  const rows = [...fixedRows(wishes), ...plan.blocks].sort((one, other) => one.at - other.at);
+  const save = async (): Promise<void> => {
+    const entries = plan.blocks.map(({ id, kind, at, minutes }) => ({
+      ...{ id: `${student.id}-${day.date}-${id}`, version: 0, date: day.date, time: clockOf(at), minutes },
+      title: t('students.day.entry', { kind: t(`students.day.kinds.${kind}`) }),
+      description: t(`students.day.abouts.${kind}`),
+    }));
+    saveFile(
+      `${fileName(t('students.day.title'))}.ics`,
+      await calendarText(t('students.day.title'), entries),
+      'text/calendar',
+    );
+  };
+  return (
+    <div className={classes['day']}>
+      <DayFields day={day} onChange={change} />
+      <section aria-label={t('students.day.title')} className={classes['plan']}>
+        <header>
+          <Title order={2} fz={21}>
+            {t('students.day.title')}, {dayText(day.date)}
+          </Title>
+          <Group gap={8}>
+            {Object.keys(day.held).length > 0 && (
+              <Button
+                onClick={() => {
+                  change({ held: {} });
+                }}
+              >
+                {t('students.day.free')}
+              </Button>
+            )}
+            <Button
+              leftSection={<IconPrinter size={17} aria-hidden />}
+              onClick={() => {
+                window.print();
+              }}
+            >
+              {t('students.day.print')}
+            </Button>
+            <Button
+              variant="filled"
+              leftSection={<IconCalendar size={17} aria-hidden />}
+              disabled={plan.blocks.length === 0}
+              onClick={() => void save()}
+            >
+              {t('students.day.save')}
+            </Button>
+          </Group>
+        </header>
+        {plan.findings.length > 0 && (
+          <ul className={classes['findings']} role="status">
+            {plan.findings.map((finding, index) => (
+              <li key={index}>
+                <Finding finding={finding} plan={plan} />
+              </li>
+            ))}
+          </ul>
+        )}
+        <ol>
+          {rows.map((row) =>
+            'kind' in row ? (
+              <BlockRow
+                key={row.id}
+                block={row}
+                onMove={
+                  MOVABLE.has(row.kind)
+                    ? (at) => {
+                        change({ held: { ...day.held, [row.id]: at } });
+                      }
+                    : undefined
+                }
+              />
+            ) : (
+              <li key={`${row.name} ${String(row.at)}`} data-fixed={row.name}>
+                <time>{spanText(row.at, row.minutes)}</time>
+                <span>{t(`students.day.${row.name}`)}</span>
+              </li>
+            ),
+          )}
+        </ol>
+        <p>{t('students.day.guide')}</p>
+      </section>
+    </div>
+  );
+}
