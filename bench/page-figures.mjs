@@ -3,20 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium as playwright } from '@playwright/test';
-
-const REPEATS = 15;
-
-function median(values) {
-  return [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
-}
-
-async function openDemo(browser, address) {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  await page.goto(address);
-  await page.getByRole('button', { name: 'Open the demo studio' }).click();
-  await page.getByRole('heading', { level: 1, name: /lesson/ }).waitFor();
-  return page;
-}
+import { flightRepaint, median, openBench, openDemo, pressCondition } from './page-steps.mjs';
 
 /** Bytes of script, gzipped, that the first page asks for until it stands. */
 async function firstScript(browser, address, folder) {
@@ -32,57 +19,8 @@ async function firstScript(browser, address, folder) {
   return [...names].reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0) / 1000;
 }
 
-/** Opens a routine of 14 steps, and teaches the page to tell when its flight is painted anew. */
-async function openBench(page) {
-  await page.goto(new URL('/students', page.url()).href);
-  await page.getByRole('link', { name: 'Tamsin Orrock', exact: true }).click();
-  await page.getByRole('link', { name: 'Routines' }).click();
-  await page.getByRole('link', { name: 'Light before Saturday' }).click();
-  for (const name of ['Shoulder rolls and side reach', 'Thirds', 'Twister on five']) {
-    await page.getByRole('button', { name: /^Add a step/ }).click();
-    await page.getByRole('dialog').getByRole('button', { name, exact: true }).click();
-    await page.getByRole('dialog').waitFor({ state: 'hidden' });
-  }
-  await page.locator('[data-save=saved]').waitFor();
-  await page.evaluate(() => {
-    // A message posted as a frame begins is handled once that frame has been laid out and painted.
-    window.flightPainted = () =>
-      new Promise((resolve) => {
-        const began = performance.now();
-        new MutationObserver((_, observer) => {
-          observer.disconnect();
-          requestAnimationFrame(() => {
-            const painted = new MessageChannel();
-            painted.port1.onmessage = () => resolve(performance.now() - began);
-            painted.port2.postMessage(null);
-          });
-        }).observe(document.querySelector('[data-testid="flight"]'), {
-          subtree: true,
-          attributes: true,
-          childList: true,
-        });
-      });
-  });
-}
-
-/** Milliseconds from what `act` does in the page to the flight painted anew; the two words take turns. */
-async function flightRepaint(page, act, words) {
-  const times = [];
-  for (let repeat = 0; repeat < REPEATS; repeat += 1) {
-    times.push(await page.evaluate(act, words[repeat % 2]));
-    await page.waitForTimeout(120);
-  }
-  return median(times);
-}
-
-const pressCondition = (name) => {
-  const painted = window.flightPainted();
-  [...document.querySelectorAll('button')].find(({ innerText }) => innerText === name).click();
-  return painted;
-};
-
 const slideMinutes = (key) => {
-  const painted = window.flightPainted();
+  const painted = window.painted('[data-testid="flight"]');
   document.activeElement.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
   return painted;
 };

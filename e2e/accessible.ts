@@ -19,3 +19,25 @@ export async function expectNoSidewaysScroll(page: Page): Promise<void> {
   const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
   expect.soft([page.url(), over <= 0]).toEqual([page.url(), true]);
 }
+
+/**
+ * No words are cut: what hides its overflow holds its text, but where three dots say that there is more of a name that
+ * stands in full elsewhere.
+ */
+export async function expectNothingCut(page: Page): Promise<void> {
+  const cut = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('body *')]
+      .filter((element) => {
+        const { overflowX, overflowY, textOverflow, position, clipPath } = getComputedStyle(element);
+        const isForReadersOnly = position === 'absolute' && (clipPath !== 'none' || element.clientWidth <= 1);
+        const hides = (overflow: string): boolean => overflow === 'hidden' || overflow === 'clip';
+        const over = [
+          hides(overflowX) && textOverflow !== 'ellipsis' && element.scrollWidth - element.clientWidth > 1,
+          hides(overflowY) && element.scrollHeight - element.clientHeight > 2,
+        ];
+        return !isForReadersOnly && element.innerText.trim() !== '' && over.includes(true);
+      })
+      .map((element) => `${element.className}: ${element.innerText.slice(0, 80)}`),
+  );
+  expect.soft([page.url(), cut]).toEqual([page.url(), []]);
+}

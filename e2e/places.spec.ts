@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
-import { expectAccessible, expectNoSidewaysScroll } from './accessible.ts';
+import { expectAccessible, expectNoSidewaysScroll, expectNothingCut } from './accessible.ts';
 import { expect, test } from './studio.ts';
-import { fromMenu, openDemo, passGate, PLACES } from './teacher.ts';
+import { addStudent, buildSixSteps, fromMenu, openDemo, passGate, PLACES, signUp } from './teacher.ts';
 
 async function shut(page: Page): Promise<void> {
   await page.keyboard.press('Escape');
@@ -57,6 +57,13 @@ for (const { name, media, width } of WAYS) {
     await page.getByRole('button', { name: 'Change the file' }).click();
     await look();
     await page.getByRole('button', { name: 'Cancel' }).click();
+    await page.getByRole('link', { name: 'Progress' }).click();
+    await expect(page.getByRole('figure').first()).toBeVisible();
+    await look();
+    await fromMenu(page, 'Day of the performance');
+    await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+    await look();
+    await page.goto(student);
     await fromMenu(page, 'Range check');
     await expect(page.getByRole('button', { name: /^Speaks at/ })).toBeVisible();
     await look();
@@ -82,6 +89,59 @@ for (const { name, media, width } of WAYS) {
     await page.keyboard.press('f');
     await expect(page.getByRole('dialog')).toBeVisible();
     await look();
+  });
+}
+
+/** What a reader may set by hand, as 1.4.12 of WCAG 2.2 names it. */
+const WIDE_TEXT =
+  '* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important }' +
+  'p { margin-bottom: 2em !important }';
+const LONG_NAME = `Wilhelmina ${'Featherstonehaugh-'.repeat(4)}Marjoribanks of Weir`;
+
+for (const [name, width, height, style] of [
+  ['text spacing set by hand', 1280, 800, WIDE_TEXT],
+  ['text spacing set by hand, on a phone', 390, 844, WIDE_TEXT],
+  ['twice the size', 640, 400, ''],
+] as const) {
+  test(`a name of a hundred letters, and nothing is cut: ${name}`, async ({ page }) => {
+    expect(LONG_NAME.length).toBeGreaterThan(100);
+    await page.setViewportSize({ width, height });
+    const look = async (): Promise<void> => {
+      if (style !== '') await page.addStyleTag({ content: style });
+      await expectNoSidewaysScroll(page);
+      await expectNothingCut(page);
+    };
+    await signUp(page, LONG_NAME);
+    await addStudent(page, { name: LONG_NAME });
+    await look();
+    const student = page.url();
+    for (const place of ['/progress', '/day', '/rules', '/runs', '/check']) {
+      await page.goto(student + place);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      await look();
+    }
+    await page.goto(student);
+    await page.getByRole('button', { name: 'Change the file' }).click();
+    await look();
+    await buildSixSteps(page);
+    await look();
+    for (const dialog of ['Copy to another student', 'Templates', 'Versions', 'Delete this routine']) {
+      await fromMenu(page, dialog);
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await look();
+      await shut(page);
+    }
+    await page.getByRole('link', { name: 'Sing it' }).click();
+    await look();
+    await passGate(page);
+    await look();
+    await page.keyboard.press('n');
+    await look();
+    for (const [address, heading] of [['/today', /lesson/], ...PLACES] as const) {
+      await page.goto(address);
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
+      await look();
+    }
   });
 }
 

@@ -36,7 +36,7 @@ async function warmStart() {
   return seconds;
 }
 
-const TABLES = ['core', 'think', 'drafts', 'page', 'walls', 'size', 'start'];
+const TABLES = ['core', 'think', 'drafts', 'page', 'slow', 'walls', 'size', 'start'];
 
 /** Which tables are wanted: all, or those named behind the command. */
 const wanted = process.argv.slice(2);
@@ -79,6 +79,14 @@ const MEASURE = {
       const page = { address, folder: join(project, 'web/dist'), executablePath: demandChromium(), flags: FLAGS };
       return [...(await pageFigures(page)), ...(await shelfFigures(page))];
     }),
+  slow: () =>
+    onServer('slow', {}, async ({ address }) =>
+      (await import('../bench/slow-figures.mjs')).slowFigures({
+        address,
+        executablePath: demandChromium(),
+        flags: FLAGS,
+      }),
+    ),
   walls: () =>
     onServer('walls', { DEMO: 'off' }, async (server) =>
       (await import('../bench/walls-figures.mjs')).wallsFigures(server),

@@ -105,7 +105,13 @@ describe('runs', () => {
   test('progress: how far it went and was meant to, which notes were marked, the load of each week', async () => {
     const studentId = await teacher.addStudent();
     const path = `/students/${studentId}/progress`;
-    expect((await teacher.call('get', path)).body).toEqual({ ranges: [], weeks: [], stages: [], stoodStill: [], notes: [] });
+    expect((await teacher.call('get', path)).body).toEqual({
+      ranges: [],
+      weeks: [],
+      stages: [],
+      stoodStill: [],
+      notes: [],
+    });
     const keys = [
       sungKey(60),
       sungKey(62, { marks: ['easy'] }),

@@ -28,3 +28,11 @@ export { openRoutineFile, routineFileOf, type RoutineFile } from './routine-file
 export { melodyOfPlayed, type PlayedNote } from './played.ts';
 export { readMusicXml } from './musicxml-read.ts';
 export { checkKind } from './other-kinds.ts';
+export { STUDENT_COLUMNS, type StudentColumn } from './student-table.data.ts';
+export {
+  guessColumns,
+  readStudentTable,
+  type RowProblem,
+  type StudentColumns,
+  type StudentRow,
+} from './student-table.ts';

@@ -93,6 +93,9 @@ test('there is room up to the most, and then a sentence', () => {
   expect(() => {
     demandRoom('students', 600, 600, 'Delete some.');
   }).toThrow('There are 600 students already; 600 is the most there may be.');
+  expect(() => {
+    demandRoom('students', 598, 600, 'Delete some.', 3);
+  }).toThrow('With 3 more there would be 601 students; 600 is the most there may be.');
 });
 
 /** What a client gets for an error, and what is logged of it. */

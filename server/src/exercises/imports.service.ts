@@ -83,7 +83,7 @@ export class ImportsService {
     const lately = await this.scope.of(ShelfImport, studioId).count({ createdAt: MoreThan(since) });
     demandRoom('imports of the last hour', lately, MOST_IMPORTS_AN_HOUR, 'Wait an hour, or put the files together.');
     const now = await this.scope.of(OwnExercise, studioId).count();
-    demandRoom('exercises of your own', now + more - 1, MOST_ITEMS, 'Take an earlier import back first.');
+    demandRoom('exercises of your own', now, MOST_ITEMS, 'Take an earlier import back first.', more);
   }
 
   private async keep(

@@ -1,13 +1,25 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
-import { ApiCreatedResponse, ApiNoContentResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { UnreadableDto, Who, type SignedIn } from '../common/index.ts';
-import { ChangedStudentDto, NewStudentDto, StudentDto } from './dto/students.dto.ts';
+import {
+  ChangedStudentDto,
+  NewStudentDto,
+  SeveralStudentsDto,
+  StudentDto,
+  StudentIdsDto,
+  TakenBackDto,
+} from './dto/students.dto.ts';
+import { RemovedStudentDto, StudentFileDto } from './dto/student-rows.dto.ts';
+import { StudentRowsService } from './student-rows.service.ts';
 import { StudentsService } from './students.service.ts';
 
 @ApiTags('students')
 @Controller('students')
 export class StudentsController {
-  constructor(private readonly students: StudentsService) {}
+  constructor(
+    private readonly students: StudentsService,
+    private readonly rows: StudentRowsService,
+  ) {}
 
   @Get()
   @ApiOkResponse({ type: [StudentDto] })
@@ -33,6 +45,19 @@ export class StudentsController {
     return this.students.create(studioId, wanted);
   }
 
+  @Post('several')
+  @ApiCreatedResponse({ type: [StudentDto] })
+  createSeveral(@Who() { studioId }: SignedIn, @Body() { students }: SeveralStudentsDto): Promise<StudentDto[]> {
+    return this.students.createSeveral(studioId, students);
+  }
+
+  @Post('several/take-back')
+  @HttpCode(200)
+  @ApiOkResponse({ type: TakenBackDto })
+  takeBack(@Who() { studioId }: SignedIn, @Body() { ids }: StudentIdsDto): Promise<TakenBackDto> {
+    return this.students.takeBack(studioId, ids);
+  }
+
   @Put(':studentId')
   @ApiOkResponse({ type: StudentDto })
   change(
@@ -44,9 +69,14 @@ export class StudentsController {
   }
 
   @Delete(':studentId')
-  @HttpCode(204)
-  @ApiNoContentResponse()
-  remove(@Who() { studioId }: SignedIn, @Param('studentId', ParseUUIDPipe) id: string): Promise<void> {
-    return this.students.remove(studioId, id);
+  @ApiOkResponse({ type: RemovedStudentDto })
+  remove(@Who() { studioId }: SignedIn, @Param('studentId', ParseUUIDPipe) id: string): Promise<RemovedStudentDto> {
+    return this.rows.remove(studioId, id);
+  }
+
+  @Get(':studentId/file')
+  @ApiOkResponse({ type: StudentFileDto })
+  file(@Who() { studioId }: SignedIn, @Param('studentId', ParseUUIDPipe) id: string): Promise<StudentFileDto> {
+    return this.rows.file(studioId, id);
   }
 }

@@ -4,12 +4,16 @@ import { In, type EntityManager } from 'typeorm';
 import { Clock, demandRoom, notFound, written, type UnreadableDto } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudiosService } from '../studios/index.ts';
-import type { ChangedStudentDto, NewStudentDto, StudentDto, StudentFieldsDto } from './dto/students.dto.ts';
+import {
+  MOST_STUDENTS,
+  type ChangedStudentDto,
+  type NewStudentDto,
+  type StudentDto,
+  type StudentFieldsDto,
+  type TakenBackDto,
+} from './dto/students.dto.ts';
 import { Student, type StoredVoice } from './student.entity.ts';
 import { demandVoice, readVoice, unreadableStudent } from './voice-file.upgrade.ts';
-
-/** House choice: ten times the studio with the most. */
-const MOST_STUDENTS = 600;
 
 /** House default: an exercise done within so many days is known. */
 const KNOWN_DAYS = 60;
@@ -62,15 +66,52 @@ export class StudentsService {
   }
 
   async create(studioId: string, wanted: NewStudentDto): Promise<StudentDto> {
-    await this.check(studioId, wanted.voice);
-    const { id, name, note } = wanted;
-    const rows = this.scope.of(Student, studioId);
-    if (!(await rows.exists({ id })))
-      demandRoom('students', await rows.count(), MOST_STUDENTS, 'Remove some who are not coming any more.');
-    await this.scope
-      .of(Student, studioId)
-      .insertNew([{ id, name, note, voice: stored(wanted.voice), version: 1, createdAt: this.clock.now() }]);
-    return this.get(studioId, id);
+    const [student] = await this.createSeveral(studioId, [wanted]);
+    if (!student) throw notFound('student');
+    return student;
+  }
+
+  /**
+   * Adds students, all of them or none; who is there already is left as it is.
+   *
+   * @returns them as they stand, by name
+   */
+  async createSeveral(studioId: string, wanted: readonly NewStudentDto[]): Promise<StudentDto[]> {
+    await this.check(
+      studioId,
+      wanted.map(({ voice }) => voice),
+    );
+    const ids = wanted.map(({ id }) => id);
+    await this.scope.transaction(async (manager) => {
+      const rows = this.scope.of(Student, studioId, manager);
+      const before = await rows.count();
+      const added = await rows.insertNew(
+        wanted.map(({ id, name, note, voice }) => ({
+          ...{ id, name, note, voice: stored(voice) },
+          ...{ version: 1, createdAt: this.clock.now() },
+        })),
+      );
+      if (added > 0) demandRoom('students', before, MOST_STUDENTS, 'Remove some who are not coming any more.', added);
+      // An id that another studio has is none that can be had here.
+      if ((await rows.count({ id: In(ids) })) < new Set(ids).size) throw notFound('student');
+    });
+    return this.some(studioId, ids);
+  }
+
+  /** Removes students that were just added, but those that were changed or have sung since. */
+  async takeBack(studioId: string, ids: readonly string[]): Promise<TakenBackDto> {
+    if ((await this.scope.of(Student, studioId).count({ id: In([...ids]) })) === 0) throw notFound('student');
+    const removed = await this.scope.query(
+      studioId,
+      `with gone as (
+         delete from student
+          where studio_id = $1 and id = any($2::uuid[]) and version = 1
+            and not exists (select from run where run.student_id = student.id)
+          returning id)
+       select id from gone`,
+      [ids],
+    );
+    return { count: removed.length };
   }
 
   async change(
@@ -79,7 +120,7 @@ export class StudentsService {
     { version, name, note, voice }: ChangedStudentDto,
     manager?: EntityManager,
   ): Promise<StudentDto> {
-    await this.check(studioId, voice);
+    await this.check(studioId, [voice]);
     const change = { name, note, voice: stored(voice) };
     const rows = this.scope.of(Student, studioId, manager);
     const isWritten = await rows.update({ id, version }, { ...change, version: version + 1 });
@@ -92,15 +133,13 @@ export class StudentsService {
     }));
   }
 
-  /** Deletes a student with lessons, routines, runs, checks and locks. */
-  async remove(studioId: string, id: string): Promise<void> {
-    if (!(await this.scope.of(Student, studioId).delete({ id }))) throw notFound('student');
-  }
-
-  private async check(studioId: string, voice: VoiceFile): Promise<void> {
+  private async check(studioId: string, voices: readonly VoiceFile[]): Promise<void> {
     const { timeZone, rules } = await this.studios.settings(studioId);
-    checkVoiceFile(voice, this.clock.today(timeZone).date);
-    changeRules(voice.rules ?? {}, 'this student', changeRules(rules, 'the studio'));
+    const ofStudio = changeRules(rules, 'the studio');
+    for (const voice of voices) {
+      checkVoiceFile(voice, this.clock.today(timeZone).date);
+      changeRules(voice.rules ?? {}, 'this student', ofStudio);
+    }
   }
 
   /** A student whose voice file can be read; null otherwise. */

@@ -30,6 +30,8 @@ export function bodyFor(path: string, method: Method, ids: Readonly<Record<strin
   const { studentId = '', routineId = '', lessonId = '' } = ids;
   if (method === 'get' || method === 'delete') return undefined;
   if (path === '/students') return student(studentId);
+  if (path === '/students/several') return { students: [student(studentId)] };
+  if (path === '/students/several/take-back') return { ids: [studentId] };
   if (path.endsWith('/home-links')) return { id: v7(), weeks: 4 };
   if (path === '/home/{token}/runs/{runId}') return { ...run('', [sungKey(61)]), studentId: undefined };
   if (path.endsWith('/range-checks')) return rangeCheck(v7());

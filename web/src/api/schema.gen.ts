@@ -260,6 +260,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/several": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Students_createSeveral"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/several/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Students_takeBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{studentId}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Students_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exercises": {
         parameters: {
             query?: never;
@@ -1128,11 +1176,42 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
+        SeveralStudentsDto: {
+            students: components["schemas"]["NewStudentDto"][];
+        };
+        StudentIdsDto: {
+            ids: string[];
+        };
+        TakenBackDto: {
+            count: number;
+        };
         ChangedStudentDto: {
             name: string;
             note: string;
             voice: components["schemas"]["VoiceFile"];
             version: number;
+        };
+        RowsOfTableDto: {
+            /** @enum {string} */
+            table: "student" | "lesson" | "day_condition" | "group_member" | "range_check" | "voice_lock" | "routine" | "routine_version" | "exercise" | "exercise_version" | "mute" | "run" | "run_key" | "home_link";
+            count: number;
+        };
+        RemovedStudentDto: {
+            name: string;
+            /** Format: date-time */
+            at: string;
+            gone: components["schemas"]["RowsOfTableDto"][];
+            left: number;
+        };
+        StudentFileDto: {
+            /** @enum {string} */
+            kind: "soft-lark-student";
+            version: number;
+            /** Format: date-time */
+            writtenAt: string;
+            tables: {
+                [key: string]: Record<string, never>[];
+            };
         };
         OwnMarkDto: {
             version: number;
@@ -2308,11 +2387,80 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["RemovedStudentDto"];
+                };
+            };
+        };
+    };
+    Students_createSeveral: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeveralStudentsDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentDto"][];
+                };
+            };
+        };
+    };
+    Students_takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StudentIdsDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenBackDto"];
+                };
+            };
+        };
+    };
+    Students_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudentFileDto"];
+                };
             };
         };
     };

@@ -35,11 +35,25 @@ export const beltEvidenceQuery = (studentId: string) =>
 export const addStudent = (body: Schemas['NewStudentDto']): Promise<Student> =>
   dataOf(api.POST('/api/students', { body }));
 
+export const addStudents = (students: Schemas['NewStudentDto'][]): Promise<Student[]> =>
+  dataOf(api.POST('/api/students/several', { body: { students } }));
+
+/** Removes those who were just added, but who was changed or has sung since. */
+export const takeStudentsBack = (ids: string[]): Promise<{ readonly count: number }> =>
+  dataOf(api.POST('/api/students/several/take-back', { body: { ids }, keepalive: true }));
+
 export const changeStudent = (studentId: string, body: Schemas['ChangedStudentDto']): Promise<Student> =>
   dataOf(api.PUT('/api/students/{studentId}', { params: { path: { studentId } }, body }));
 
-export const removeStudent = (studentId: string): Promise<unknown> =>
+export type RemovedStudent = Schemas['RemovedStudentDto'];
+
+/** Deletes a student; what went is counted, and that nothing is left. */
+export const removeStudent = (studentId: string): Promise<RemovedStudent> =>
   dataOf(api.DELETE('/api/students/{studentId}', { params: { path: { studentId } }, keepalive: true }));
+
+/** All that the studio keeps of a student. */
+export const studentFile = (studentId: string): Promise<Schemas['StudentFileDto']> =>
+  dataOf(api.GET('/api/students/{studentId}/file', { params: { path: { studentId } } }));
 
 export const setCondition = (studentId: string, day: string, conditions: readonly Condition[]): Promise<unknown> =>
   dataOf(

@@ -48,6 +48,7 @@ export const places: RouteObject[] = [
             '/students/:studentId/:tab',
             async () => (await import('../places/students/student-place.tsx')).StudentPlace,
           ),
+          place('/students/table', async () => (await import('../places/students/table-place.tsx')).TablePlace),
           place('/groups/:groupId', async () => (await import('../places/groups/group-place.tsx')).GroupPlace),
           place('/routines/:routineId', async () => (await import('../places/bench/bench-place.tsx')).BenchPlace),
           place('/shelf', async () => (await import('../places/shelf/shelf-place.tsx')).ShelfPlace),

@@ -8,12 +8,13 @@ import { useNavigate } from 'react-router';
 import { routinesQuery } from '../api/routines.queries.ts';
 import { shelfQuery } from '../api/shelf.queries.ts';
 import { studentsQuery } from '../api/students.queries.ts';
+import { TERM_NAMES } from '../text/en-terms.ts';
 import { KeyFor } from '../ui/key-cap.tsx';
 import { useKeys } from '../ui/use-keys.ts';
 import { useShown } from './use-shown.ts';
 import classes from './shell.module.css';
 
-/** One search for students, routines and exercises. A shelf may have thousands: it is not gone through at every address. */
+/** One search for students, routines, exercises and the words of the trade. A shelf may have thousands: it is not gone through at every address. */
 export const Find = memo(function Find(): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
@@ -37,6 +38,7 @@ export const Find = memo(function Find(): ReactElement {
       action(id, name, t('app.routineHint', { name: nameOf(studentId) }), `/routines/${id}`),
     ),
     ...[...(shelf?.values() ?? [])].map(({ id, name }) => action(id, name, t('app.exerciseHint'), `/shelf/${id}`)),
+    ...TERM_NAMES.map((name) => action(name, t(`terms.${name}.word`), t(`terms.${name}.says`), `/about#${name}`)),
   ];
   return (
     <>

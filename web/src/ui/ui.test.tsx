@@ -15,6 +15,7 @@ import { NoteKeys } from './note-keys.tsx';
 import { PictureTable } from './picture-table.tsx';
 import { RangeEditor } from './range-editor.tsx';
 import { RuleEditor } from './rule-editor.tsx';
+import { WithTerms } from './with-terms.tsx';
 
 afterEach(() => {
   setNoteNaming(undefined);
@@ -221,4 +222,16 @@ test.each([
   const found = likeNeighbours(words, (word) => word);
   expect(found.length).toBe(told.length);
   for (const [index, word] of told.entries()) expect(found[index]).toContain(word[0]);
+});
+
+test('a sentence says what its terms mean when they are pressed: each once, and only whole words', async () => {
+  const page = draw(
+    <div role="note">
+      <WithTerms>1:17 of occluded work; occluded, non-occluded and overloaded. Load 3, over the bridges.</WithTerms>
+    </div>,
+  );
+  expect(screen.getAllByRole('button').map(({ textContent }) => textContent)).toEqual(['occluded', 'Load', 'bridges']);
+  expect(screen.getByRole('note')).toHaveTextContent(/^1:17 of occluded work; .* over the bridges\.$/);
+  await page.user.click(screen.getByRole('button', { name: 'occluded' }));
+  expect(await screen.findByText(/Sung with the mouth half closed/)).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import { keptVoiceSchema, type VoiceFile } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { Id, Shape, Text, Whole } from '../../common/index.ts';
+import { Id, Ids, Parts, Shape, Text, Whole } from '../../common/index.ts';
 
 export class StudentFieldsDto {
   @Text({ max: 120 })
@@ -16,6 +16,26 @@ export class StudentFieldsDto {
 export class NewStudentDto extends StudentFieldsDto {
   @Id()
   id!: string;
+}
+
+/** A house choice: ten times the studio with the most. */
+export const MOST_STUDENTS = 600;
+
+/** Students of a table, taken in together or not at all. */
+export class SeveralStudentsDto {
+  @Parts(() => NewStudentDto, MOST_STUDENTS)
+  students!: NewStudentDto[];
+}
+
+export class StudentIdsDto {
+  @Ids(1, MOST_STUDENTS)
+  ids!: string[];
+}
+
+export class TakenBackDto {
+  /** How many were removed; who was changed or sang since stays. */
+  @ApiProperty({ type: 'integer' })
+  count!: number;
 }
 
 export class ChangedStudentDto extends StudentFieldsDto {

@@ -16,7 +16,7 @@ export function AboutPlace(): ReactElement {
         </Title>
         <dl className={classes['words']}>
           {TERM_NAMES.map((name) => (
-            <div key={name}>
+            <div key={name} id={name}>
               <dt>{t(`terms.${name}.word`)}</dt>
               <dd>{t(`terms.${name}.says`)}</dd>
             </div>

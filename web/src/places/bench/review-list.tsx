@@ -4,6 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Mute } from '../../api/mutes.queries.ts';
 import { sentence } from '../../text/note-names.ts';
+import { WithTerms } from '../../ui/with-terms.tsx';
 import { MuteForm } from './mute-form.tsx';
 import { MutedList } from './muted-list.tsx';
 import classes from './bench-panel.module.css';
@@ -36,7 +37,7 @@ function FindingRow({
   return (
     <li data-severity={severity} data-here={stepId === chosenId}>
       <p>
-        <b>{t(`bench.think.severity.${severity}`)}</b> {sentence(message)}
+        <b>{t(`bench.think.severity.${severity}`)}</b> <WithTerms>{sentence(message)}</WithTerms>
       </p>
       {isWhy && <p className={classes['source']}>{source}</p>}
       <Group gap={6}>

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import type { DraftedStep, Exercise, LaidStep } from '@soft-lark/core';
 import { memo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { WithTerms } from '../../ui/with-terms.tsx';
 import classes from './bench-panel.module.css';
 
 interface StepReasonsProps {
@@ -25,7 +26,9 @@ function Drafted({ step, said, shelf }: Pick<StepReasonsProps, 'step' | 'said' |
     );
   return (
     <div className={classes['drafted']}>
-      <p>{said.reason}</p>
+      <p>
+        <WithTerms>{said.reason}</WithTerms>
+      </p>
       {said.passedOver.length > 0 && (
         <Button
           size="xs"
@@ -59,7 +62,11 @@ export const StepReasons = memo(function StepReasons({ step, said, shelf }: Step
     <div className={classes['reasons']}>
       <h2>{t('bench.panel.hereBecause', { name: exercise.name })}</h2>
       <Drafted key={step.id} step={step} said={said} shelf={shelf} />
-      {!said && <p>{exercise.why}</p>}
+      {!said && (
+        <p>
+          <WithTerms>{exercise.why}</WithTerms>
+        </p>
+      )}
       <p className={classes['aside']}>{isNew ? t('bench.new') : t('bench.known')}</p>
     </div>
   );

@@ -26,6 +26,7 @@ import { Brand } from '../../shell/brand.tsx';
 import { loadPiano, wakePiano } from '../../sound/piano.ts';
 import { useNow } from '../../ui/clock.ts';
 import { clockText, dayText, momentText } from '../../text/times.ts';
+import { WithTerms } from '../../ui/with-terms.tsx';
 import { GateQuestions, type Answers } from './gate-questions.tsx';
 import { LockPanel } from './lock-panel.tsx';
 import { todaysTop } from '../../flight/pitch-scale.ts';
@@ -85,7 +86,7 @@ function Outcome({ outcome, isEmpty, cutTo, before, after }: OutcomeProps): Reac
     <>
       {outcome.level === 'see-someone' && <p className={classes['locked']}>{t('gate.seeSomeone')}</p>}
       <p>
-        {isEmpty ? t('piano.nothing') : t('piano.conditionToday', { conditions })}{' '}
+        <WithTerms>{isEmpty ? t('piano.nothing') : t('piano.conditionToday', { conditions })}</WithTerms>{' '}
         {outcome.allowance === 'gentle' && t('gate.gentleToday')}
         {outcome.allowance === 'middle' && t('gate.middleToday')}{' '}
         {cutTo !== null && t('gate.cutTo', { time: clockText(cutTo) })}{' '}

@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { Shelf } from '../../api/shelf.queries.ts';
+import { WithTerms } from '../../ui/with-terms.tsx';
 import classes from './sheet.module.css';
 
 /** The plain facts of an exercise in one line, and what must come before it. */
@@ -29,7 +30,9 @@ export function SheetFacts({ exercise, shelf }: { readonly exercise: Exercise; r
   return (
     <p className={classes['facts']}>
       {[...new Set(facts)].map((fact) => (
-        <span key={fact}>{fact}</span>
+        <span key={fact}>
+          <WithTerms>{fact}</WithTerms>
+        </span>
       ))}
       {needs.map((id) => (
         <span key={id}>

@@ -89,7 +89,11 @@ test.each<[string, Partial<Schemas['StudentTodayDto']>, RegExp]>([
   ['holds that are off', { holdsOff: true }, /Breath holds are off/],
 ])('what wants attention: %s', async (_, change, words) => {
   open(change);
-  expect(await screen.findByText(words)).toBeVisible();
+  await waitFor(() => {
+    expect(screen.getAllByRole('status').map(({ textContent }) => textContent)).toContainEqual(
+      expect.stringMatching(words),
+    );
+  });
 });
 
 test('today’s condition is sent at once, and fresh stands alone', async () => {
@@ -227,7 +231,12 @@ test.each([
   ['goes ten seconds later, or when the page is left', false, [`DELETE /api/students/${STUDENT}`]],
   ['stays where that is called off', true, []],
 ])('a student who is deleted, said twice, %s', async (_, isCalledOff, asked) => {
-  const { user, sent, path } = open({}, '/rules', { [`DELETE /api/students/${STUDENT}`]: new Answer(204, undefined) });
+  const gone = [
+    { table: 'student', count: 1 },
+    { table: 'run', count: 182 },
+  ];
+  const removed = { name: 'Maud Pellow', at: '2026-11-25T15:20:00Z', gone, left: 0 };
+  const { user, sent, path } = open({}, '/rules', { [`DELETE /api/students/${STUDENT}`]: removed });
   await user.click(await screen.findByRole('button', { name: 'Delete this student' }));
   const dialog = await screen.findByRole('dialog');
   expect(within(dialog).getByText(/Delete Maud Pellow with voice file/)).toBeVisible();
@@ -239,6 +248,9 @@ test.each([
   await waitFor(() => {
     expect(sent.map(({ what }) => what)).toEqual(asked);
   });
+  const proof = /Maud Pellow is deleted: the voice file, 182 runs\. Nothing is left\./;
+  if (isCalledOff) expect(screen.queryByText(proof)).toBeNull();
+  else expect(await screen.findByText(proof)).toBeVisible();
 });
 
 test('a rule of this student is changed and sent with the rest of the file', async () => {

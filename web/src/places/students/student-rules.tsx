@@ -3,50 +3,14 @@ import { changeRules, referenceNameOf } from '@soft-lark/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
 import { sessionQuery } from '../../api/session.queries.ts';
-import { changeStudent, removeStudent, studentTodayQuery, type Student } from '../../api/students.queries.ts';
-import { dropRecording, recordingsOf } from '../../listening/recordings.ts';
+import { changeStudent, studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { ApproachEditor } from '../../ui/approach-editor.tsx';
-import { ConfirmDelete } from '../../ui/confirm-delete.tsx';
-import { inTenSeconds } from '../../ui/offer-undo.tsx';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { RangeEditor } from '../../ui/range-editor.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
 import { AnswersPreview } from '../settings/answers-preview.tsx';
-
-function DeleteStudent({ student }: { readonly student: Student }): ReactElement {
-  const { t } = useTranslation();
-  const navigate = useNavigate();
-  const queries = useQueryClient();
-  const erase = async (): Promise<void> => {
-    await removeStudent(student.id);
-    for (const { id } of await recordingsOf(student.id)) await dropRecording(id);
-    queries.removeQueries({ queryKey: ['students', student.id] });
-    void queries.invalidateQueries();
-  };
-  return (
-    <ConfirmDelete
-      title={t('students.removeStudent')}
-      question={t('students.removeSure', { name: student.name })}
-      remove={async () => {
-        await navigate('/students');
-      }}
-      onGone={() => {
-        inTenSeconds(erase, {
-          message: t('students.goingIn', { name: student.name }),
-          label: t('students.keepStudent'),
-        });
-      }}
-    >
-      {(open) => (
-        <Button variant="subtle" c="var(--brick-text)" onClick={open}>
-          {t('students.removeStudent')}
-        </Button>
-      )}
-    </ConfirmDelete>
-  );
-}
+import { StudentEnd } from './student-end.tsx';
 
 /** Approach and rule figures of one student, over the studio's; and the end of the file. */
 export function StudentRules({ student }: { readonly student: Student }): ReactElement {
@@ -106,7 +70,7 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
         <AnswersPreview studio={studio} student={{ ...student, voice: { ...student.voice, approach, rules } }} />
       )}
       <FormProblem error={save.error} />
-      <Group justify="space-between">
+      <Group>
         <Button
           variant="filled"
           disabled={!isChanged}
@@ -117,8 +81,8 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
         >
           {t('settings.save')}
         </Button>
-        <DeleteStudent student={student} />
       </Group>
+      <StudentEnd student={student} />
     </Stack>
   );
 }

@@ -1,8 +1,8 @@
-import { Button, TextInput, Title } from '@mantine/core';
+import { Button, Group, TextInput, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { studentsNamed, studentsQuery } from '../../api/students.queries.ts';
 import { unreadableQuery } from '../../api/unreadable.queries.ts';
 import { useShown } from '../../shell/use-shown.ts';
@@ -42,14 +42,21 @@ export function StudentsPlace(): ReactElement {
         <Title order={1} fz={32}>
           {t('students.heading', { count: students.data.length })}
         </Title>
-        <Button
-          variant="filled"
-          onClick={() => {
-            setAdding(true);
-          }}
-        >
-          {t('students.add')}
-        </Button>
+        <Group gap={10}>
+          {!isShared && (
+            <Button component={Link} to="/students/table">
+              {t('students.table.open')}
+            </Button>
+          )}
+          <Button
+            variant="filled"
+            onClick={() => {
+              setAdding(true);
+            }}
+          >
+            {t('students.add')}
+          </Button>
+        </Group>
       </div>
       <UnreadableRows rows={unreadable} />
       <AddStudent

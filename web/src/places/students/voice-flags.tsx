@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { dayText } from '../../text/times.ts';
+import { WithTerms } from '../../ui/with-terms.tsx';
 import classes from './students.module.css';
 
 /** What of a voice file wants attention today: a change, a check that is due, a lock, holds that are off. */
@@ -24,7 +25,8 @@ export function VoiceFlags({ today }: { readonly today: StudentToday }): ReactEl
     <div className={classes['flags']} role="status">
       {flags.map(({ words, measure }) => (
         <p key={words}>
-          {words} {measure && <Link to={`/students/${student.id}/check`}>{t('students.flags.measure')}</Link>}
+          <WithTerms>{words}</WithTerms>{' '}
+          {measure && <Link to={`/students/${student.id}/check`}>{t('students.flags.measure')}</Link>}
         </p>
       ))}
     </div>
