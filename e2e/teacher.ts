@@ -171,7 +171,7 @@ export async function keysOf(page: Page, step: string, kind: 'planned' | 'sung')
 
 /** Places that need no id of the demo studio, with their headings. */
 export const PLACES = [
-  ['/students', /students/],
+  ['/students', /student/],
   ['/students/table', /Students from a table/],
   ['/shelf', /exercises/],
   ['/shelf/up-and-down-five', /Up and down five/],

@@ -6,6 +6,7 @@ import {
   Menu,
   Modal,
   MultiSelect,
+  SegmentedControl,
   Select,
   Tabs,
   TagsInput,
@@ -103,6 +104,9 @@ const dark: MantineColorsTuple = [
 /** A list that is not open is not drawn: a bench has seven of them, a sheet one of every exercise there is. */
 const LIST = { keepMounted: false, transitionProps: { duration: 80 } };
 
+/** Pixels a menu has even where there is less room: three rows. */
+const LEAST_MENU = 132;
+
 /**
  * The one theme: no component keeps a colour or radius of its own.
  *
@@ -125,7 +129,8 @@ export const themeWith = (words: { readonly close: string }): MantineThemeOverri
     components: {
       Button: Button.extend({
         defaultProps: { variant: 'default', size: 'md' },
-        styles: { root: { fontWeight: 500 } },
+        // A word is never cut by a button that was squeezed; what holds the buttons wraps instead.
+        styles: { root: { fontWeight: 500 }, label: { overflow: 'visible' } },
       }),
       ActionIcon: ActionIcon.extend({ defaultProps: { variant: 'subtle', color: 'gray', size: 'lg' } }),
       Select: Select.extend({ defaultProps: { allowDeselect: false, comboboxProps: LIST } }),
@@ -150,7 +155,22 @@ export const themeWith = (words: { readonly close: string }): MantineThemeOverri
           withinPortal: false,
           withInitialFocusPlaceholder: false,
           transitionProps: { duration: 120, exitDuration: 0 },
+          // A long menu on a small or enlarged screen is scrolled by itself; scrolled with the page it would hide.
+          middlewares: {
+            flip: true,
+            shift: true,
+            size: {
+              padding: 8,
+              apply: ({ availableHeight, elements }) => {
+                elements.floating.style.maxHeight = `${String(Math.max(LEAST_MENU, availableHeight))}px`;
+              },
+            },
+          },
         },
+        styles: { dropdown: { overflowY: 'auto' } },
+      }),
+      SegmentedControl: SegmentedControl.extend({
+        styles: { root: { overflow: 'visible' }, label: { overflow: 'visible', whiteSpace: 'normal' } },
       }),
       Tabs: Tabs.extend({ defaultProps: { color: 'plum' } }),
     },

@@ -17,8 +17,9 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
   const { t } = useTranslation();
   const queries = useQueryClient();
   const studio = useQuery(sessionQuery).data;
-  const [approach, setApproach] = useState(student.voice.approach ?? {});
-  const [rules, setRules] = useState(student.voice.rules ?? {});
+  const [before] = useState(() => ({ approach: student.voice.approach ?? {}, rules: student.voice.rules ?? {} }));
+  const [approach, setApproach] = useState(before.approach);
+  const [rules, setRules] = useState(before.rules);
   const save = useMutation({
     mutationFn: () => {
       const { name, note, voice, version } = student;
@@ -32,7 +33,7 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
     onError: () => void queries.invalidateQueries({ queryKey: studentTodayQuery(student.id).queryKey }),
   });
   const studioRules = changeRules(studio?.rules ?? {}, t('settings.theStudio'));
-  const isChanged = approach !== student.voice.approach || rules !== student.voice.rules;
+  const isChanged = approach !== before.approach || rules !== before.rules;
   return (
     <Stack gap="lg" pt="sm">
       <Title order={2} fz={21}>

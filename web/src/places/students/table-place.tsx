@@ -31,7 +31,7 @@ export function TablePlace(): ReactElement {
   };
   return (
     <>
-      <Anchor component={Link} to="/students">
+      <Anchor component={Link} to="/students" className={classes['back'] ?? ''}>
         ← {t('students.table.back')}
       </Anchor>
       <Title order={1} fz={32}>
