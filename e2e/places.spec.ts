@@ -60,6 +60,9 @@ for (const { name, media, width } of WAYS) {
     await page.getByRole('link', { name: 'Progress' }).click();
     await expect(page.getByRole('figure').first()).toBeVisible();
     await look();
+    await page.goto(`${student}/song`);
+    await expect(page.getByText(/No song of the studio|Which key sits best/)).toBeVisible();
+    await look();
     await fromMenu(page, 'Day of the performance');
     await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
     await look();

@@ -235,6 +235,21 @@ describe('the log', () => {
     expect(await pageOf(`studentId=${studentId}&most=3&olderThan=${own[2] ?? ''}`)).toEqual(own.slice(3));
   });
 
+  test('is searched by names and notes, by a mark, and by where it was sung, page by page all the same', async () => {
+    const others = await visitor.addStudent({ name: 'Zoë 100% Reed' });
+    const found = v7();
+    const body = run(others, [sungKey(61, { marks: ['strain'] })], {
+      note: 'Easier after the Straw',
+      startedAt: '2026-11-01T10:00:00Z',
+    });
+    await visitor.call('put', `/runs/${found}`, body);
+    for (const query of ['words=the+straw', 'words=zoë+100%25', 'mark=strain', 'words=reed&mark=strain&place=lesson'])
+      expect([query, await pageOf(query)]).toEqual([query, [found]]);
+    for (const query of ['words=no+such', 'words=100_', 'mark=crack', 'place=home', 'words=straw&olderThan=' + found])
+      expect([query, await pageOf(query)]).toEqual([query, []]);
+    await visitor.call('delete', `/students/${others}`);
+  });
+
   test('has nothing after a run that is gone, and after another studio’s', async () => {
     const foreign = v7();
     await teacher.call('put', `/runs/${foreign}`, run(await teacher.addStudent(), []));
@@ -246,10 +261,16 @@ describe('the log', () => {
     expect(last.map(({ id }) => id).sort()).toEqual([ids[1], ids[4]].sort());
   });
 
-  test.each(['most=0', 'most=201', 'most=many', 'olderThan=the-first', 'studentId=1', 'colour=red'])(
-    '%s is refused',
-    async (query) => {
-      expectProblem(await visitor.call('get', `/runs?${query}`), 422, 'INVALID');
-    },
-  );
+  test.each([
+    'most=0',
+    'most=201',
+    'most=many',
+    'olderThan=the-first',
+    'studentId=1',
+    'colour=red',
+    'mark=loud',
+    'place=choir',
+  ])('%s is refused', async (query) => {
+    expectProblem(await visitor.call('get', `/runs?${query}`), 422, 'INVALID');
+  });
 });

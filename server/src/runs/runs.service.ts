@@ -134,14 +134,24 @@ export class RunsService {
   ) {}
 
   /** A page of the log, the latest run first. A run that is not there any more has nothing after it. */
-  async list(studioId: string, { studentId, olderThan, most }: RunPageDto): Promise<RunSummaryDto[]> {
+  async list(
+    studioId: string,
+    { studentId, olderThan, words, mark, place, most }: RunPageDto,
+  ): Promise<RunSummaryDto[]> {
     return this.summaries(
       studioId,
       `and ($2::uuid is null or run.student_id = $2)
        and ($3::uuid is null or (run.started_at, run.id) <
             (select last.started_at, last.id from run last where last.studio_id = $1 and last.id = $3))
+       and ($5::text is null
+            or strpos(lower(concat_ws(chr(10), student.name, run.routine_name, run.note)), lower($5)) > 0)
+       and ($6::text is null or $6 = any(run.marks))
+       and ($7::boolean is null or run.at_home = $7)
      order by run.started_at desc, run.id desc limit $4`,
-      [studentId ?? null, olderThan ?? null, most],
+      [
+        ...[studentId ?? null, olderThan ?? null, most],
+        ...[words ?? null, mark ?? null, place === undefined ? null : place === 'home'],
+      ],
     );
   }
 

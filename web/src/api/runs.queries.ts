@@ -1,31 +1,40 @@
-import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
+import type { Mark } from '@soft-lark/core';
+import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { api, dataOf, type Schemas } from './client.ts';
 
 export type RunSummary = Schemas['RunSummaryDto'];
 export type RunDetail = Schemas['RunDto'];
+export const RUN_PLACES = ['lesson', 'home'] as const;
+export type RunPlace = (typeof RUN_PLACES)[number];
 export type SentRun = Schemas['SentRunDto'];
 
 /** Runs of one page of the log; where fewer come there are no more. */
 const PAGE = 100;
 
-interface RunsWanted {
+/** What is looked for in the log. */
+export interface RunsSought {
   readonly studentId?: string | undefined;
+  readonly words?: string | undefined;
+  readonly mark?: Mark | undefined;
+  readonly place?: RunPlace | undefined;
+}
+
+interface RunsWanted extends RunsSought {
   readonly olderThan?: string | undefined;
   readonly most: number;
 }
 
-const fetchRuns = ({ studentId, olderThan, most }: RunsWanted): Promise<RunSummary[]> =>
-  dataOf(
-    api.GET('/api/runs', {
-      params: { query: { most, ...(studentId && { studentId }), ...(olderThan && { olderThan }) } },
-    }),
-  );
+const fetchRuns = ({ most, ...wanted }: RunsWanted): Promise<RunSummary[]> => {
+  const asked = Object.fromEntries(Object.entries(wanted).filter(([, value]) => value !== undefined && value !== ''));
+  return dataOf(api.GET('/api/runs', { params: { query: { most, ...asked } } }));
+};
 
-/** The log page by page, of all students or of one. */
-export const runPagesQuery = (studentId?: string) =>
+/** The log page by page, of all students or of one, and what is looked for in it. */
+export const runPagesQuery = (sought: RunsSought) =>
   infiniteQueryOptions({
-    queryKey: ['runs', { studentId }],
-    queryFn: ({ pageParam }) => fetchRuns({ studentId, olderThan: pageParam, most: PAGE }),
+    queryKey: ['runs', sought],
+    queryFn: ({ pageParam }) => fetchRuns({ ...sought, olderThan: pageParam, most: PAGE }),
+    placeholderData: keepPreviousData,
     initialPageParam: undefined as string | undefined,
     getNextPageParam: (page) => (page.length < PAGE ? undefined : page.at(-1)?.id),
   });

@@ -4238,6 +4238,9 @@ export interface operations {
             query?: {
                 studentId?: string;
                 olderThan?: string;
+                words?: string;
+                mark?: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy";
+                place?: "lesson" | "home";
                 most?: number;
             };
             header?: never;

@@ -10,6 +10,7 @@ import {
   type Song,
   type SongAnalysis,
   type SongDemands,
+  type SongNote,
   type VoiceFile,
 } from '@soft-lark/core';
 import { api, dataOf } from './client.ts';
@@ -46,12 +47,27 @@ export function pieceInHand(voice: VoiceFile, songs: readonly KeptSong[] = []): 
   return song && songInOctaveOf(songDemands(song), easyRange(voice));
 }
 
-/** The piece on a voice file, note by note, held against that voice; null where no song has its name. */
-export function pieceFigures(voice: VoiceFile, songs: readonly KeptSong[] = []): SongAnalysis | null {
+/** A song held against a voice, note by note. */
+export interface SongOverVoice {
+  readonly song: Song;
+  readonly notes: readonly SongNote[];
+  readonly analysis: SongAnalysis;
+  readonly easy: { readonly low: number; readonly high: number };
+  readonly bridges: readonly number[];
+  /** Without a rest nobody can tell where it is breathed. */
+  readonly hasRests: boolean;
+}
+
+/** The piece on a voice file over that voice; null where no song has its name. */
+export function pieceOverVoice(voice: VoiceFile, songs: readonly KeptSong[] = []): SongOverVoice | null {
   const song = songOf(voice, songs);
   if (!song) return null;
   const bridges = voice.bridges.map(({ high }) => high);
-  return analyseSong(notesOfSong(song), { comfortable: easyRange(voice), bridges });
+  const easy = easyRange(voice);
+  const notes = notesOfSong(song);
+  const analysis = analyseSong(notes, { comfortable: easy, bridges });
+  const length = Math.max(...notes.map(({ start, seconds }) => start + seconds)) - (notes[0]?.start ?? 0);
+  return analysis && { song, notes, analysis, easy, bridges, hasRests: analysis.longestPhrase.seconds < length - 0.01 };
 }
 
 export const keepSong = ({ id, version, song }: KeptSong): Promise<unknown> =>

@@ -246,6 +246,13 @@ export const en = {
     lowest: 'lowest',
     highest: 'highest',
     earlier: 'Earlier runs',
+    search: 'Names and notes',
+    anyMark: 'any mark',
+    mark: 'Mark',
+    place: 'Where',
+    anyPlace: 'lesson and home',
+    inLesson: 'in lessons',
+    nothing: 'Nothing in the log is like this.',
     empty: 'Nothing has been sung yet. A run at the piano lands here, key by key.',
     headers: {
       when: 'When',

@@ -14,7 +14,7 @@ import {
 } from '@soft-lark/core';
 import { ApiProperty, getSchemaPath } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import { Choices, Id, Instant, Shapes, Text, Whole } from '../../common/index.ts';
+import { Choice, Choices, Id, Instant, Shapes, Text, Whole } from '../../common/index.ts';
 
 /** House choice: what one sending may add; a page that was away sends the rest after it. */
 const MOST_KEYS = 100;
@@ -173,6 +173,10 @@ export class BeltEvidenceDto {
 const MOST_RUNS = 200;
 
 /** A page of the log: of all students or of one, the latest first. */
+export const RUN_PLACES = ['lesson', 'home'] as const;
+export type RunPlace = (typeof RUN_PLACES)[number];
+
+/** Which runs are listed, the latest first. */
 export class RunPageDto {
   @Id({ optional: true })
   studentId?: string;
@@ -180,6 +184,16 @@ export class RunPageDto {
   /** The page goes on after this run; left out it begins with the latest. */
   @Id({ optional: true })
   olderThan?: string;
+
+  /** Letters of the student’s or the routine’s name, or of what was noted; capitals count for nothing. */
+  @Text({ max: 80, optional: true })
+  words?: string;
+
+  @Choice(MARKS, { optional: true })
+  mark?: Mark;
+
+  @Choice(RUN_PLACES, { optional: true })
+  place?: RunPlace;
 
   @Type(() => Number)
   @Whole(1, MOST_RUNS, { optional: true })

@@ -49,6 +49,22 @@ test('an empty log says what comes here', async () => {
   expect(await screen.findByText(/Nothing has been sung yet/)).toBeVisible();
 });
 
+test('the log is searched: what was asked for stands in the address, and the server is asked once the letters rest', async () => {
+  const { user, path } = openPage('/log', {
+    'GET /api/runs': [runSummary()],
+    'GET /api/runs?most=100&words=straw&mark=strain': [],
+  });
+  await screen.findByRole('cell', { name: 'Warm-up' });
+  await user.type(screen.getByRole('searchbox', { name: 'Names and notes' }), 'straw');
+  await user.click(screen.getByRole('combobox', { name: 'Mark' }));
+  await user.click(await screen.findByRole('option', { name: 'strain' }));
+  expect(await screen.findByText('Nothing in the log is like this.')).toBeVisible();
+  expect(path()).toBe('/log?words=straw&mark=strain');
+  await user.click(screen.getByRole('combobox', { name: 'Mark' }));
+  await user.click(await screen.findByRole('option', { name: 'any mark' }));
+  expect(await screen.findByRole('cell', { name: 'Warm-up' })).toBeVisible();
+});
+
 test.each<[string, Partial<Schemas['RunSummaryDto']>, readonly string[]]>([
   ['a whole run', { marks: ['strain', 'easy'] }, ['18 of 20', 'A3 – D5', '4', 'strain, easy']],
   ['one that went on', { sungKeys: 23 }, ['23, 3 more than planned', 'A3 – D5', '4', '']],

@@ -1,5 +1,5 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { runPagesQuery, type RunSummary } from '../../api/runs.queries.ts';
+import { runPagesQuery, type RunsSought, type RunSummary } from '../../api/runs.queries.ts';
 
 export interface LoggedRuns {
   /** The latest first, as far as they have been asked for; nothing before the first page has come. */
@@ -11,9 +11,9 @@ export interface LoggedRuns {
   readonly isLoading: boolean;
 }
 
-/** The log of all students or of one, page by page. */
-export function useRuns(studentId?: string): LoggedRuns {
-  const pages = useInfiniteQuery(runPagesQuery(studentId));
+/** The log of all students or of one, or what is looked for in it, page by page. */
+export function useRuns(sought: RunsSought): LoggedRuns {
+  const pages = useInfiniteQuery(runPagesQuery(sought));
   return {
     runs: pages.data?.pages.flat(),
     error: pages.error,

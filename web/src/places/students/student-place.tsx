@@ -14,6 +14,7 @@ import { StudentProgress } from './student-progress.tsx';
 import { StudentRoutines } from './student-routines.tsx';
 import { StudentRules } from './student-rules.tsx';
 import { StudentRuns } from './student-runs.tsx';
+import { StudentSong } from './student-song.tsx';
 import { VoiceFlags } from './voice-flags.tsx';
 import { VoiceForm } from './voice-form.tsx';
 import { VoiceView } from './voice-view.tsx';
@@ -76,6 +77,7 @@ export function StudentPlace(): ReactElement {
       {tab === 'runs' && <StudentRuns studentId={studentId} />}
       {tab === 'progress' && !isShared && <StudentProgress student={student} />}
       {tab === 'day' && !isShared && <StudentDay student={student} />}
+      {tab === 'song' && <StudentSong student={student} />}
       {tab === 'rules' && !isShared && <StudentRules key={student.version} student={student} />}
       {tab === 'voice' && !isEditing && (
         <>

@@ -179,7 +179,7 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
             )}
             {voice.piece && (
               <Fact name={t('students.piece')}>
-                <PieceFact voice={voice} />
+                <PieceFact studentId={student.id} voice={voice} />
               </Fact>
             )}
             {voice.wanted && <Fact name={t('students.wantedField')}>{voice.wanted}</Fact>}
