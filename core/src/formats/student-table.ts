@@ -15,23 +15,22 @@ import { COLUMN_HEADS, STUDENT_COLUMNS, STYLE_WORDS, VOICE_WORDS, type StudentCo
 /** Which column of a table holds what, 0 first; what has no column is not there. */
 export type StudentColumns = Partial<Record<StudentColumn, number>>;
 
-export const ROW_PROBLEMS = [
-  'NO_NAME',
-  'LONG_NAME',
-  'HERE_ALREADY',
-  'TWICE',
-  'NO_SUCH_VOICE',
-  'BAD_AGE',
-  'NO_SUCH_STYLE',
-  'BAD_NOTE',
-  'HALF_RANGE',
-  'BAD_RANGE',
-  'LONG_NOTE',
-] as const;
+type RowProblemCode =
+  | 'NO_NAME'
+  | 'LONG_NAME'
+  | 'HERE_ALREADY'
+  | 'TWICE'
+  | 'NO_SUCH_VOICE'
+  | 'BAD_AGE'
+  | 'NO_SUCH_STYLE'
+  | 'BAD_NOTE'
+  | 'HALF_RANGE'
+  | 'BAD_RANGE'
+  | 'LONG_NOTE';
 
 /** Why a row cannot be taken, and what stood there. */
 export interface RowProblem {
-  readonly code: (typeof ROW_PROBLEMS)[number];
+  readonly code: RowProblemCode;
   readonly value: string;
 }
 

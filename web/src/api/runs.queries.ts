@@ -1,11 +1,9 @@
-import type { Mark } from '@soft-lark/core';
+import type { Mark, RunPlace } from '@soft-lark/core';
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { api, dataOf, type Schemas } from './client.ts';
 
 export type RunSummary = Schemas['RunSummaryDto'];
 export type RunDetail = Schemas['RunDto'];
-export const RUN_PLACES = ['lesson', 'home'] as const;
-export type RunPlace = (typeof RUN_PLACES)[number];
 export type SentRun = Schemas['SentRunDto'];
 
 /** Runs of one page of the log; where fewer come there are no more. */

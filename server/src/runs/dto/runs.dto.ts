@@ -2,12 +2,14 @@ import {
   CONDITIONS,
   MARKS,
   plannedStepSchema,
+  RUN_PLACES,
   stepResultSchema,
   stopSchema,
   sungKeySchema,
   type Condition,
   type Mark,
   type PlannedStep,
+  type RunPlace,
   type StepResult,
   type Stop,
   type SungKey,
@@ -173,9 +175,6 @@ export class BeltEvidenceDto {
 const MOST_RUNS = 200;
 
 /** A page of the log: of all students or of one, the latest first. */
-export const RUN_PLACES = ['lesson', 'home'] as const;
-export type RunPlace = (typeof RUN_PLACES)[number];
-
 /** Which runs are listed, the latest first. */
 export class RunPageDto {
   @Id({ optional: true })

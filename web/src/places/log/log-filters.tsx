@@ -1,8 +1,7 @@
 import { Group, Select, TextInput } from '@mantine/core';
-import { MARKS, type Mark } from '@soft-lark/core';
+import { MARKS, RUN_PLACES, type Mark, type RunPlace } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import type { RunPlace } from '../../api/runs.queries.ts';
 import type { Student } from '../../api/students.queries.ts';
 import { ALL, type SoughtField } from './use-sought.ts';
 
@@ -33,10 +32,7 @@ export function LogFilters({ students, studentId, words, mark, place, onSeek }: 
       width: 170,
       any: t('log.anyPlace'),
       value: place,
-      data: [
-        { value: 'lesson', label: t('log.inLesson') },
-        { value: 'home', label: t('log.atHome') },
-      ],
+      data: RUN_PLACES.map((one) => ({ value: one, label: t(one === 'home' ? 'log.atHome' : 'log.inLesson') })),
     },
     {
       field: 'student',

@@ -1,6 +1,5 @@
-import { MARKS, type Mark } from '@soft-lark/core';
+import { MARKS, RUN_PLACES, type Mark, type RunPlace } from '@soft-lark/core';
 import { useSearchParams } from 'react-router';
-import { RUN_PLACES, type RunPlace } from '../../api/runs.queries.ts';
 
 /** Stands for no choice. */
 export const ALL = 'all';

@@ -118,7 +118,7 @@ export function StudentSong({ student }: { readonly student: Student }): ReactEl
     return (
       <p>
         {t('students.song.none')}{' '}
-        <Anchor component={Link} to="/shelf/import">
+        <Anchor component={Link} to="/shelf/import" underline="always">
           {t('students.song.bring')}
         </Anchor>
       </p>
