@@ -1,6 +1,7 @@
 /** The keyboard, as the sheet of keys lists it: what each key does. */
 export const keySheet = {
   title: 'Keys',
+  words: 'Words on this screen',
   on: 'Single keys act',
   onHint: 'Turned off, only arrows, space and keys with ctrl or alt do. Kept on this device.',
   change: '{{what}}: {{key}}. Press to change it.',

@@ -107,3 +107,8 @@ export type TermName = keyof typeof terms;
 
 /** In the order they are listed. */
 export const TERM_NAMES = Object.keys(terms) as readonly TermName[];
+
+/** Whether a word, such as the name of a condition, is one of the terms. */
+export function isTerm<Word extends string>(word: Word): word is Word & TermName {
+  return word in terms;
+}

@@ -2,6 +2,7 @@ import { Button, Modal, Switch } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { useState, type KeyboardEvent, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { termsIn } from './find-terms.ts';
 import { KeyCap } from './key-cap.tsx';
 import { OTHER_KEYS, SINGLE_KEYS, type KeyPlace } from './keys.data.ts';
 import { keyKept, useKeyChoice, useKeys, type KeyChoice } from './use-keys.ts';
@@ -135,7 +136,36 @@ function Sheet(): ReactElement {
   );
 }
 
-/** Every key of the keyboard and what it does, on `?` and on request; there the single ones are changed or turned off. */
+/** All words of the page behind the sheet, those in its fields and buttons too. */
+function wordsOfPage(): string {
+  const page = document.querySelector('main') ?? document.body;
+  const words = [...page.querySelectorAll('input')].map(({ value }) => value);
+  const texts = document.createTreeWalker(page, NodeFilter.SHOW_TEXT);
+  while (texts.nextNode()) words.push(texts.currentNode.nodeValue ?? '');
+  return words.join('\n');
+}
+
+/** The terms of the trade that stand on the page, each in a line. */
+function WordsHere(): ReactElement | null {
+  const { t } = useTranslation();
+  const [names] = useState(() => termsIn(t, wordsOfPage()));
+  if (names.length === 0) return null;
+  return (
+    <section className={classes['wordsHere']} aria-label={t('keySheet.words')}>
+      <h3>{t('keySheet.words')}</h3>
+      <dl>
+        {names.map((name) => (
+          <div key={name}>
+            <dt>{t(`terms.${name}.word`)}</dt>
+            <dd>{t(`terms.${name}.says`)}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+/** Every key of the keyboard and what it does, and every term that stands on the page, on `?` and on request; there the single ones are changed or turned off. */
 export function useKeySheet(): { readonly open: () => void; readonly sheet: ReactElement } {
   const { t } = useTranslation();
   const [isOpen, { open, close }] = useDisclosure(false);
@@ -145,6 +175,7 @@ export function useKeySheet(): { readonly open: () => void; readonly sheet: Reac
     sheet: (
       <Modal opened={isOpen} onClose={close} title={t('keySheet.title')} size="xl">
         <Sheet />
+        <WordsHere />
       </Modal>
     ),
   };

@@ -36,6 +36,15 @@ test('single keys are turned off, and on again', async () => {
   expect(await screen.findByRole('dialog', { name: 'Add from the shelf' })).toBeVisible();
 });
 
+test('the sheet says what the terms mean that stand on the page, in its fields too, and no others', async () => {
+  const page = await openBench();
+  const words = within(within(await openSheet(page)).getByRole('region', { name: 'Words on this screen' }));
+  const terms = words.getAllByRole('term').map(({ textContent }) => textContent);
+  expect(terms).toContain('bridge, passaggio');
+  expect(terms).toContain('tired day');
+  expect(terms).not.toContain('grit');
+});
+
 test('a key is changed to one that is free, and the old one does nothing', async () => {
   const page = await openBench();
   const keys = within(await openSheet(page));

@@ -15,6 +15,7 @@ import { NoteKeys } from './note-keys.tsx';
 import { PictureTable } from './picture-table.tsx';
 import { RangeEditor } from './range-editor.tsx';
 import { RuleEditor } from './rule-editor.tsx';
+import { RemoveButton } from './remove-button.tsx';
 import { WithTerms } from './with-terms.tsx';
 
 afterEach(() => {
@@ -234,4 +235,32 @@ test('a sentence says what its terms mean when they are pressed: each once, and 
   expect(screen.getByRole('note')).toHaveTextContent(/^1:17 of occluded work; .* over the bridges\.$/);
   await page.user.click(screen.getByRole('button', { name: 'occluded' }));
   expect(await screen.findByText(/Sung with the mouth half closed/)).toBeVisible();
+});
+
+function Rows(): ReactElement {
+  const [rows, setRows] = useState(['one', 'two', 'three']);
+  return (
+    <section>
+      {rows.map((row) => (
+        <RemoveButton
+          key={row}
+          label={`Remove ${row}`}
+          onClick={() => {
+            setRows(rows.filter((other) => other !== row));
+          }}
+        />
+      ))}
+      <button>Add</button>
+    </section>
+  );
+}
+
+test('when a row is removed the focus goes on to the next button, and never falls to the page', async () => {
+  const { user } = draw(<Rows />);
+  const focused: (string | null)[] = [];
+  for (const row of ['two', 'three', 'one']) {
+    await user.click(screen.getByRole('button', { name: `Remove ${row}` }));
+    focused.push(document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? null);
+  }
+  expect(focused).toEqual(['Remove three', 'Add', 'Add']);
 });

@@ -5,6 +5,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NoteField } from '../../ui/note-field.tsx';
 import { RemoveButton } from '../../ui/remove-button.tsx';
+import { WithTerms } from '../../ui/with-terms.tsx';
 import type { VoiceValues } from './voice-form.values.ts';
 
 interface PairRowsProps {
@@ -18,7 +19,7 @@ interface PairRowsProps {
 export function PairRows({ form, list, legend, addLabel }: PairRowsProps): ReactElement {
   const { t } = useTranslation();
   return (
-    <Fieldset legend={legend}>
+    <Fieldset legend={<WithTerms>{legend}</WithTerms>}>
       <Stack gap="sm">
         {form.values[list].map((_, index) => (
           <Group key={index} align="flex-end" wrap="nowrap">

@@ -20,6 +20,7 @@ import { Lessons } from './lessons.tsx';
 import { Recordings } from './recordings.tsx';
 import { PieceFact } from './piece-fact.tsx';
 import { RangeRuler } from './range-ruler.tsx';
+import { isTerm } from '../../text/en-terms.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { Term } from '../../ui/term.tsx';
 import classes from './students.module.css';
@@ -95,6 +96,9 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
         <section className={classes['block']}>
           <h2>{t('students.today')}</h2>
           <ConditionPicker value={conditions} onChange={setCondition} />
+          {conditions.filter(isTerm).map((name) => (
+            <p key={name}>{t(`terms.${name}.says`)}</p>
+          ))}
           <Ledger limits={limits} context={context} />
         </section>
         <section className={classes['block']}>
