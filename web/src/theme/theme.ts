@@ -170,7 +170,11 @@ export const themeWith = (words: { readonly close: string }): MantineThemeOverri
         styles: { dropdown: { overflowY: 'auto' } },
       }),
       SegmentedControl: SegmentedControl.extend({
-        styles: { root: { overflow: 'visible' }, label: { overflow: 'visible', whiteSpace: 'normal' } },
+        // In a row it keeps its width; where it has a whole line to itself its words may take two.
+        styles: {
+          root: { flexShrink: 0, maxWidth: '100%', overflow: 'visible' },
+          label: { overflow: 'visible', whiteSpace: 'normal' },
+        },
       }),
       Tabs: Tabs.extend({ defaultProps: { color: 'plum' } }),
     },
