@@ -6,7 +6,6 @@ import {
   Menu,
   Modal,
   MultiSelect,
-  SegmentedControl,
   Select,
   Tabs,
   TagsInput,
@@ -168,13 +167,6 @@ export const themeWith = (words: { readonly close: string }): MantineThemeOverri
           },
         },
         styles: { dropdown: { overflowY: 'auto' } },
-      }),
-      SegmentedControl: SegmentedControl.extend({
-        // In a row it keeps its width; where it has a whole line to itself its words may take two.
-        styles: {
-          root: { flexShrink: 0, maxWidth: '100%', overflow: 'visible' },
-          label: { overflow: 'visible', whiteSpace: 'normal' },
-        },
       }),
       Tabs: Tabs.extend({ defaultProps: { color: 'plum' } }),
     },

@@ -142,6 +142,8 @@ export function DayFields({ day, onChange }: DayFieldsProps): ReactElement {
         <span>{t('students.day.programme')}</span>
         <SegmentedControl<Programme>
           fullWidth
+          // Three wordings beside one another: large letters take two lines.
+          styles={{ root: { overflow: 'visible' }, label: { overflow: 'visible', whiteSpace: 'normal' } }}
           aria-label={t('students.day.programme')}
           data={PROGRAMMES.map((value) => ({ value, label: t(`students.day.programmes.${value}`) }))}
           value={day.programme}
