@@ -1,20 +1,15 @@
 import { Injectable } from '@nestjs/common';
-import { historyOf, type Condition, type PastExercise, type RoutineKind, type StepResult } from '@soft-lark/core';
-import { Clock } from '../common/index.ts';
-import { StudioScope } from '../database/index.ts';
-import { ExercisesService } from '../exercises/index.ts';
-import { StudentsService } from '../students/index.ts';
-import { StudiosService } from '../studios/index.ts';
+import { historyOf, type Condition, type RoutineKind, type StepResult } from '@soft-lark/core';
 import { pastOccasion } from './past-occasion.ts';
+import { PastRunsService, type PastRow } from './past-runs.service.ts';
 import type { ExerciseRunDto, HistoryDto, LastSungDto, RunsOfExerciseDto } from './dto/history.dto.ts';
 
 /** House choice: what was not sung for twelve weeks is new again. */
 const HISTORY_DAYS = 84;
 
-interface Row {
+interface Row extends PastRow {
   readonly date: string;
   readonly ease: number | null;
-  readonly worked_on: readonly PastExercise[];
   readonly results: readonly StepResult[] | null;
   readonly conditions: Condition[];
   readonly at_home: boolean;
@@ -67,25 +62,12 @@ function runsOf(rows: readonly Row[]): RunsOfExerciseDto[] {
 /** What past runs say of a student, for the review and the draft of the next routine. */
 @Injectable()
 export class HistoryService {
-  constructor(
-    private readonly scope: StudioScope,
-    private readonly students: StudentsService,
-    private readonly exercises: ExercisesService,
-    private readonly studios: StudiosService,
-    private readonly clock: Clock,
-  ) {}
+  constructor(private readonly past: PastRunsService) {}
 
   async of(studioId: string, studentId: string): Promise<HistoryDto> {
-    await this.students.demand(studioId, studentId);
-    const timeZone = await this.studios.timeZoneOf(studioId);
-    const since = new Date(this.clock.now().getTime() - HISTORY_DAYS * 86_400_000);
-    const rows = (await this.scope.query(studioId, PAST_RUNS, [studentId, timeZone, since])) as Row[];
+    const { rows, shelf, today } = await this.past.read<Row>(studioId, studentId, PAST_RUNS, HISTORY_DAYS);
     const runs = rows.map(({ date, ease, worked_on: exercises }) => ({ date, ease, exercises }));
-    const shelf = await this.exercises.byId(
-      studioId,
-      runs.flatMap(({ exercises }) => exercises.map(({ exerciseId }) => exerciseId)),
-    );
-    const { ease, stuck, ...figures } = historyOf(runs, shelf, this.clock.today(timeZone).date);
+    const { ease, stuck, ...figures } = historyOf(runs, shelf, today);
     return {
       ...figures,
       stuck: [...(stuck ?? [])],

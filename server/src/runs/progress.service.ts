@@ -1,20 +1,16 @@
 import { Injectable } from '@nestjs/common';
-import { progressOf, type Condition, type PastExercise, type RoutineKind } from '@soft-lark/core';
-import { Clock } from '../common/index.ts';
+import { progressOf, type Condition, type RoutineKind } from '@soft-lark/core';
 import { StudioScope } from '../database/index.ts';
-import { ExercisesService } from '../exercises/index.ts';
-import { StudentsService } from '../students/index.ts';
-import { StudiosService } from '../studios/index.ts';
 import { pastOccasion } from './past-occasion.ts';
+import { PastRunsService, type PastRow } from './past-runs.service.ts';
 import type { NoteMarksDto, ProgressDto } from './dto/progress.dto.ts';
 
 /** House choice: twelve weeks are a term, and few enough to be seen at once. */
 const PROGRESS_DAYS = 84;
 
-interface Row {
+interface Row extends PastRow {
   readonly date: string;
   readonly ease: number | null;
-  readonly worked_on: readonly PastExercise[];
   readonly conditions: Condition[];
   readonly at_home: boolean;
   readonly lowest: number | null;
@@ -45,28 +41,18 @@ const NOTES = `
 export class ProgressService {
   constructor(
     private readonly scope: StudioScope,
-    private readonly students: StudentsService,
-    private readonly exercises: ExercisesService,
-    private readonly studios: StudiosService,
-    private readonly clock: Clock,
+    private readonly past: PastRunsService,
   ) {}
 
   async of(studioId: string, studentId: string): Promise<ProgressDto> {
-    await this.students.demand(studioId, studentId);
-    const timeZone = await this.studios.timeZoneOf(studioId);
-    const since = new Date(this.clock.now().getTime() - PROGRESS_DAYS * 86_400_000);
-    const rows = (await this.scope.query(studioId, RUNS, [studentId, timeZone, since])) as Row[];
+    const { rows, shelf, since, today } = await this.past.read<Row>(studioId, studentId, RUNS, PROGRESS_DAYS);
     const notes = (await this.scope.query(studioId, NOTES, [studentId, since])) as NoteMarksDto[];
     const runs = rows.map(({ date, ease, worked_on: exercises, conditions, lowest, highest, ...row }) => ({
       ...{ date, ease, exercises, conditions, lowest, highest },
       plannedHighest: row.planned,
       occasion: pastOccasion(row.at_home, row.kind),
     }));
-    const shelf = await this.exercises.byId(
-      studioId,
-      runs.flatMap(({ exercises }) => exercises.map(({ exerciseId }) => exerciseId)),
-    );
-    const { ranges, weeks, stages, stoodStill } = progressOf(runs, shelf, this.clock.today(timeZone).date);
+    const { ranges, weeks, stages, stoodStill } = progressOf(runs, shelf, today);
     return {
       ranges: [...ranges],
       weeks: [...weeks],

@@ -5,6 +5,7 @@ import { RoutinesModule } from '../routines/index.ts';
 import { StudentsModule } from '../students/index.ts';
 import { StudiosModule } from '../studios/index.ts';
 import { HistoryService } from './history.service.ts';
+import { PastRunsService } from './past-runs.service.ts';
 import { ProgressService } from './progress.service.ts';
 import { RunKey } from './run-key.entity.ts';
 import { Run } from './run.entity.ts';
@@ -15,7 +16,7 @@ import { StopsService } from './stops.service.ts';
 @Module({
   imports: [TypeOrmModule.forFeature([Run, RunKey]), StudentsModule, RoutinesModule, ExercisesModule, StudiosModule],
   controllers: [RunsController],
-  providers: [RunsService, HistoryService, ProgressService, StopsService],
+  providers: [RunsService, PastRunsService, HistoryService, ProgressService, StopsService],
   exports: [RunsService, StopsService],
 })
 export class RunsModule {}
