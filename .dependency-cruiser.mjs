@@ -67,7 +67,7 @@ const coreRules = Object.entries(CORE_ROOMS).map(([room, allowed]) => ({
     path: '^core/src/',
     pathNot: [
       `^core/src/${room}/`,
-      '^core/src/(errors|issue-sentence|clock-time|fields\\.schema)\\.ts$',
+      '^core/src/(errors|statement|issue-sentence|clock-time|fields\\.schema)\\.ts$',
       ...allowed.map((name) => `^core/src/${name}/index\\.ts$`),
     ],
   },

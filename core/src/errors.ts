@@ -1,16 +1,22 @@
+import type { Statement } from './statement.ts';
+
+type Values = NonNullable<Statement['values']>;
+
 /**
- * A refusal that can be shown to a person: `message` is one sentence with the offending value,
- * `remedy` says what to do, `code` is public and never renamed.
+ * A refusal that can be shown to a person: `message` is one sentence with the offending value, in English for logs,
+ * `remedy` says what to do, `code` is public and never renamed; a page that speaks by code fills in `values`.
  */
 export abstract class SoftLarkError extends Error {
   readonly code: string;
   readonly remedy: string;
+  readonly values: Values;
 
-  protected constructor(name: string, code: string, message: string, remedy: string) {
+  protected constructor(name: string, code: string, message: string, remedy: string, values: Values = {}) {
     super(message);
     this.name = name;
     this.code = code;
     this.remedy = remedy;
+    this.values = values;
   }
 }
 
@@ -67,8 +73,8 @@ export class LadderError extends SoftLarkError {
   declare readonly code: LadderErrorCode;
   readonly nearest: NearestSetting;
 
-  constructor(code: LadderErrorCode, message: string, remedy: string, nearest: NearestSetting) {
-    super('LadderError', code, message, remedy);
+  constructor(code: LadderErrorCode, message: string, remedy: string, nearest: NearestSetting, values: Values = {}) {
+    super('LadderError', code, message, remedy, values);
     this.nearest = nearest;
   }
 }
@@ -91,8 +97,8 @@ export class RuleError extends SoftLarkError {
   declare readonly code: RuleErrorCode;
   readonly row: string;
 
-  constructor(code: RuleErrorCode, row: string, message: string, remedy: string) {
-    super('RuleError', code, message, remedy);
+  constructor(code: RuleErrorCode, row: string, message: string, remedy: string, values: Values = {}) {
+    super('RuleError', code, message, remedy, values);
     this.row = row;
   }
 }

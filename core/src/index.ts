@@ -12,6 +12,7 @@ export {
   type RuleErrorCode,
   type VoiceErrorCode,
 } from './errors.ts';
+export type { Statement, StatementValue, Vocabulary, Word } from './statement.ts';
 export { CLOCK_HOURS, minutesOfDay, type ClockHours } from './clock-time.ts';
 export { issueSentence, shapeProblems } from './issue-sentence.ts';
 export * from './pitch/index.ts';

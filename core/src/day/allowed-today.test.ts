@@ -50,7 +50,7 @@ test.each<[string, Exercise, Partial<VoiceFile>, Partial<DayAllowance>, string |
     'a narrow straw for a tired voice, allowed by the rule table',
     named('straw-slides'),
     {},
-    { conditions: ['tired'], rules: changeRules({ 'occluded.mostResistanceTired': 4 }, 'the studio') },
+    { conditions: ['tired'], rules: changeRules({ 'occluded.mostResistanceTired': 4 }, 'studio') },
     undefined,
   ],
   ['a hum on a gentle day', named('hum-glides'), {}, { allowance: 'gentle' }, undefined],

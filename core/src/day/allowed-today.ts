@@ -1,6 +1,6 @@
 import { ageFor, isTooYoungForBelt, mayHaveGrit, USUAL_RULES, type RuleTable } from '../limits/index.ts';
 import { answerTo, hasHeavyNotes, type Approach, type Exercise } from '../shelf/index.ts';
-import { dayIs, voiceOf, type Caution, type Condition, type Occasion, type VoiceFile } from '../voice/index.ts';
+import { dayIs, voiceOf, type Condition, type Occasion, type VoiceFile } from '../voice/index.ts';
 import type { Allowance } from './gate.data.ts';
 import type { DayContext, StepProblem } from './day.types.ts';
 
@@ -35,39 +35,17 @@ function isHold({ work }: Exercise): boolean {
   return work.kind === 'breath' && (work.counts?.holdCounts ?? 0) > 0;
 }
 
-/** What a caution on file is called where it leaves an exercise out. */
-const CAUTION_WORDS: Readonly<Record<Caution, string>> = {
-  asthma: 'asthma',
-  panic: 'panic',
-  epilepsy: 'epilepsy',
-  pregnancy: 'pregnancy',
-  belly: 'the lower belly',
-  jaw: 'the jaw',
-  'eyes-or-ears': 'eyes or ears',
-  'neck-and-shoulder': 'neck and shoulders',
-};
-
 function againstCaution({ name, notWith }: Exercise, { cautions = [] }: VoiceFile): StepProblem | null {
   const caution = notWith.find((on) => cautions.includes(on));
   if (!caution) return null;
-  return {
-    code: 'CAUTION_ON_FILE',
-    message: `“${name}” is left out: there is a caution on file about ${CAUTION_WORDS[caution]}.`,
-    remedy: 'Take another exercise, or take the caution off the voice file once a doctor has agreed.',
-  };
+  return { code: 'CAUTION_ON_FILE', values: { name, caution: { word: caution, of: 'caution' } } };
 }
 
 function forTheYoung(exercise: Exercise, voice: VoiceFile, rules: RuleTable): StepProblem | null {
   const singer = voiceOf(voice);
   const isBelt = hasHeavyNotes(exercise);
   if (!(isBelt && isTooYoungForBelt(singer, rules)) && !(exercise.grit && !mayHaveGrit(singer, rules))) return null;
-  return {
-    code: 'NOT_FOR_YOUNG_VOICES',
-    message: `“${exercise.name}” is ${exercise.grit ? 'grit' : 'belt'}; a voice of this age does not get it.`,
-    remedy: exercise.grit
-      ? 'Take its easier relative. At sixteen or seventeen the teacher may decide otherwise in the voice file.'
-      : 'Take its easier relative.',
-  };
+  return { code: 'NOT_FOR_YOUNG_VOICES', values: { name: exercise.name, ...(exercise.grit && { context: 'grit' }) } };
 }
 
 /**
@@ -79,78 +57,42 @@ export function leftOutToday(exercise: Exercise, voice: VoiceFile, day: DayAllow
   const { conditions, allowance = 'all', breathOff = false, holdsOff = false, rules = USUAL_RULES } = day;
   const lasting = againstCaution(exercise, voice) ?? forTheYoung(exercise, voice, rules);
   if (lasting) return lasting;
+  const { name } = exercise;
   if (exercise.notUnder !== undefined && ageFor(voice) < exercise.notUnder) {
-    return {
-      code: 'NOT_UNDER_AGE',
-      message: `“${exercise.name}” is not for anyone under ${String(exercise.notUnder)}.`,
-      remedy: 'Take another exercise.',
-    };
+    return { code: 'NOT_UNDER_AGE', values: { name, age: exercise.notUnder } };
   }
   const against = exercise.notWhen.find((condition) => conditions.includes(condition));
   if (against) {
-    return {
-      code: 'NOT_ON_SUCH_A_DAY',
-      message: `“${exercise.name}” is left out on a ${against} day.`,
-      remedy: 'Leave it out today, or take its easier relative.',
-    };
+    return { code: 'NOT_ON_SUCH_A_DAY', values: { name, condition: { word: against, of: 'condition' } } };
   }
   const { occasion, hoursToPerformance = Infinity } = day;
   if (exercise.notWithin !== undefined && (occasion === 'performance' || hoursToPerformance <= exercise.notWithin)) {
-    return {
-      code: 'TOO_NEAR_PERFORMANCE',
-      message: `“${exercise.name}” is left out within ${String(exercise.notWithin)} hours of a performance.`,
-      remedy: 'Take its shorter or easier relative, and this one after the performance.',
-    };
+    return { code: 'TOO_NEAR_PERFORMANCE', values: { name, hours: exercise.notWithin } };
   }
   if (exercise.onlyMeasured && !voice.measured) {
-    return {
-      code: 'NOT_MEASURED',
-      message: `“${exercise.name}” is only for a voice whose range was measured.`,
-      remedy: 'Do a range check first, or take its easier relative.',
-    };
+    return { code: 'NOT_MEASURED', values: { name } };
   }
   if (dayIs(conditions, 'heavy-work-rests') && (hasHeavyNotes(exercise) || exercise.grit)) {
-    return {
-      code: 'OFF_WHILE_RECOVERING',
-      message: `“${exercise.name}” is belt or grit; both rest while the voice recovers.`,
-      remedy: 'Leave it out today, or take its easier relative.',
-    };
+    return { code: 'OFF_WHILE_RECOVERING', values: { name } };
   }
   const { mostResistanceTired } = rules.occluded;
   if (dayIs(conditions, 'little-resistance') && (exercise.resistance ?? 0) > mostResistanceTired) {
     return {
       code: 'TOO_MUCH_RESISTANCE',
-      message: `“${exercise.name}” has resistance ${String(exercise.resistance)} of 4; a tired voice gets ${String(mostResistanceTired)} at most.`,
-      remedy: 'Take a hum or a trill instead; the figure is in the rule table.',
+      values: { name, resistance: exercise.resistance ?? 0, most: mostResistanceTired },
     };
   }
   if ((exercise.stage === 'breath' || exercise.notDizzy) && breathOff) {
-    return {
-      code: 'BREATH_OFF_TODAY',
-      message: `“${exercise.name}” is over for today; nothing that can make the head light is done after dizziness.`,
-      remedy: 'Leave it out today.',
-    };
+    return { code: 'BREATH_OFF_TODAY', values: { name } };
   }
   if (holdsOff && isHold(exercise)) {
-    return {
-      code: 'HOLDS_OFF',
-      message: `“${exercise.name}” holds the breath; after dizziness holds stay off.`,
-      remedy: 'Turn holds on again in the voice file when you have decided so.',
-    };
+    return { code: 'HOLDS_OFF', values: { name } };
   }
   if (exercise.optIn && isHold(exercise) && answerTo(day.approach, 'breath-holds') !== 'timed') {
-    return {
-      code: 'HOLDS_NOT_CHOSEN',
-      message: `“${exercise.name}” holds the breath against a clock; the approach does not.`,
-      remedy: 'Choose timed holds in the approach of the studio or of this student, or leave it out.',
-    };
+    return { code: 'HOLDS_NOT_CHOSEN', values: { name } };
   }
   if (isWithin(exercise, allowance)) return null;
-  return {
-    code: allowance === 'gentle' ? 'GENTLE_ONLY' : 'MIDDLE_ONLY',
-    message: `“${exercise.name}” is more than ${allowance === 'gentle' ? 'gentle work' : 'modest middle work'}, which is all there is today.`,
-    remedy: 'Leave it out today.',
-  };
+  return { code: allowance === 'gentle' ? 'GENTLE_ONLY' : 'MIDDLE_ONLY', values: { name } };
 }
 
 /** Whether a performance is so near that nothing new is begun. */

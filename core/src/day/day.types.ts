@@ -1,3 +1,5 @@
+import type { LadderErrorCode } from '../errors.ts';
+import type { Statement } from '../statement.ts';
 import type { RuleTable } from '../limits/index.ts';
 import type { Approach, OwnOverlay } from '../shelf/index.ts';
 import type { Condition, Occasion, PitchRange, VoiceFile } from '../voice/index.ts';
@@ -31,10 +33,31 @@ export interface DayContext {
   readonly now: string;
 }
 
-/** Why something cannot be sung as it stands; `nearest` is a setting that would mend it. */
-export interface StepProblem {
-  readonly code: string;
-  readonly message: string;
-  readonly remedy: string;
+/** Why an exercise is left out today, or cannot be sung as it is set. */
+export type ProblemCode =
+  | 'CAUTION_ON_FILE'
+  | 'NOT_FOR_YOUNG_VOICES'
+  | 'NOT_UNDER_AGE'
+  | 'NOT_ON_SUCH_A_DAY'
+  | 'TOO_NEAR_PERFORMANCE'
+  | 'NOT_MEASURED'
+  | 'OFF_WHILE_RECOVERING'
+  | 'TOO_MUCH_RESISTANCE'
+  | 'BREATH_OFF_TODAY'
+  | 'HOLDS_OFF'
+  | 'HOLDS_NOT_CHOSEN'
+  | 'GENTLE_ONLY'
+  | 'MIDDLE_ONLY'
+  | 'LIMITS_CROSS'
+  | 'NO_KEY_LEFT'
+  | LadderErrorCode;
+
+/** Why something cannot be sung as it stands, and so what to do; `nearest` is a setting that would mend it. */
+export interface StepProblem extends Statement<ProblemCode> {
   readonly nearest?: { readonly setting: string; readonly value: number | string | null };
+}
+
+/** A problem as it stands in other statements. */
+export function problemStatement({ code, values = {} }: StepProblem): Statement<`problem.${ProblemCode}`> {
+  return { code: `problem.${code}`, values };
 }

@@ -33,5 +33,5 @@ export {
   playsOn,
   turnsAtEffort,
 } from './by-approach.ts';
-export type { DayContext, StepProblem } from './day.types.ts';
+export { problemStatement, type DayContext, type ProblemCode, type StepProblem } from './day.types.ts';
 export { middleStart, turnedSiren, turnedWork } from './turn-by-condition.ts';

@@ -91,16 +91,14 @@ test('no change where nothing is changed; the way back alters the same things th
       expect(back.steps.map(({ cuesNew, keys }) => [cuesNew, keys?.to])).toEqual(
         there.steps.map(({ cuesGone, keys }) => [cuesGone, keys?.from]),
       );
-      expect(back.steps.map(({ isBack = false }) => isBack)).toEqual(
-        there.steps.map(({ leftOut }) => leftOut !== undefined),
-      );
+      expect(back.steps.map(({ isBack = false }) => isBack)).toEqual(there.steps.map(({ isOut = false }) => isOut));
     }),
     { numRuns: 60 },
   );
 });
 
 test('another figure of the rule table moves tops and keys, and is seen step by step', () => {
-  const rules = changeRules({ 'condition.tired': 5 }, 'the studio');
+  const rules = changeRules({ 'condition.tired': 5 }, 'studio');
   const routine = { steps: ROUTINE.map((id) => step(id)), minutes: 15 };
   const { steps } = answerChanges(routine, contextOf({ conditions: ['tired'] }), { approach: {}, rules });
   const tops = steps.flatMap(({ top }) => (top ? [top.to - top.from] : []));

@@ -17,7 +17,7 @@ export interface StepChange {
   readonly cuesGone: readonly string[];
   readonly cuesNew: readonly string[];
   /** It can be sung under one of the two only; the sentence says why. */
-  readonly leftOut?: string;
+  readonly isOut?: boolean;
   readonly isBack?: boolean;
 }
 
@@ -58,7 +58,7 @@ function changeOf(before: LaidStep, after: LaidStep, from: Approach, to: Approac
     name: before.exercise.name,
     cuesGone,
     cuesNew,
-    ...(isOut && { leftOut: after.problem.message }),
+    ...(isOut && { isOut }),
     ...(isBack && { isBack }),
     ...(!isOut &&
       !isBack && {

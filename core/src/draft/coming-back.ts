@@ -7,14 +7,15 @@ import type { Eligible } from './draft-candidates.ts';
 import type { DraftSlot } from './draft-plan.data.ts';
 import { POOR_EASE, TURNED } from './draft-shape.data.ts';
 import { shapeOf } from './draft-shape.ts';
-import type { DraftContext } from './draft.types.ts';
+import type { Statement } from '../statement.ts';
+import type { DraftCode, DraftContext, TurnedCode } from './draft.types.ts';
 
-/** What a step is set to after the way it went, and that in words. */
+/** What a step is set to after the way it went, and what of that is to be said. */
 interface Turned {
   readonly settings: StepSettings;
   /** More keys are wanted, where nothing else goes on. */
   readonly wantsMore?: boolean;
-  readonly because?: string;
+  readonly because?: TurnedCode;
 }
 
 /** Nothing goes on from where it stands on a day that is not an ordinary one. */
@@ -36,17 +37,17 @@ export function turned({ id, stage, work }: Exercise, context: DraftContext): Tu
   const isAgility = stage === 'agility';
   if (last.turn === 'back') {
     return isAgility
-      ? { settings: at(Math.max(learn, last.tempo - TURNED.slower)), because: 'marked twice, so slower' }
+      ? { settings: at(Math.max(learn, last.tempo - TURNED.slower)), because: 'draft.slower' }
       : {
           settings: { ...at(last.tempo), ceiling: last.highest - TURNED.lower },
-          because: 'marked twice, so not as high',
+          because: 'draft.lower',
         };
   }
   if (last.turn !== 'on' || !mayGoOn(context)) return { settings: at(last.tempo) };
   const faster = Math.min(Math.max(last.tempo, fast), last.tempo + TURNED.faster);
   return isAgility && faster > last.tempo
-    ? { settings: at(faster), because: 'easy twice, so a little faster' }
-    : { settings: at(last.tempo), wantsMore: true, because: 'easy twice, so more keys where there is time' };
+    ? { settings: at(faster), because: 'draft.faster' }
+    : { settings: at(last.tempo), wantsMore: true, because: 'draft.more-keys' };
 }
 
 /** The exercises of the shelf that name one as their easier relative. */
@@ -59,7 +60,7 @@ function harderThan(id: string, eligible: readonly Eligible[]): readonly Exercis
 /** An exercise that has a place because of the last run. */
 interface Back {
   readonly id: string;
-  readonly because: string;
+  readonly because: readonly Statement<DraftCode>[];
 }
 
 /** What an exercise of the last run comes back as: itself, or its easier relative where it went poorly. */
@@ -69,13 +70,19 @@ function backAs(id: string, may: ReadonlyMap<string, Eligible>, context: DraftCo
   const turn = context.reached?.get(id)?.turn;
   if ((context.ease?.get(id) ?? 5) <= POOR_EASE || turn === 'back') {
     const easier = exercise.relatives.find((relative) => relative.as === 'easier' && may.has(relative.id))?.id;
-    if (easier !== undefined) return { id: easier, because: `instead of “${exercise.name}”, which went poorly` };
+    if (easier !== undefined)
+      return { id: easier, because: [{ code: 'draft.instead-of', values: { name: exercise.name } }] };
     // Without a relative it comes back one step easier, which it can only where its settings are known.
     if (turn !== 'back') return null;
   }
   const { because } = turned(exercise, context);
   return may.has(id)
-    ? { id, because: ['comes back from the last run', ...(because ? [because] : [])].join('; ') }
+    ? {
+        id,
+        because: [
+          { code: 'draft.comes-back', values: because ? { turned: { code: because }, context: 'turned' } : {} },
+        ],
+      }
     : null;
 }
 
@@ -87,7 +94,7 @@ function withOneHarder(back: readonly Back[], eligible: readonly Eligible[], con
     const harder = harderThan(one.id, eligible).find(({ id }) => !back.some((other) => other.id === id));
     if (!harder) continue;
     const name = context.exercises.get(one.id)?.name ?? one.id;
-    const next = { id: harder.id, because: `goes on from “${name}”, which was easy twice` };
+    const next = { id: harder.id, because: [{ code: 'draft.goes-on', values: { name } }] } as const;
     return back.map((other) => (other === one ? next : other));
   }
   return back;

@@ -46,7 +46,7 @@ function withOverlays(steps: readonly Filled[], context: DraftContext): readonly
     step === under
       ? {
           ...withSettings(step, { overlay }),
-          reason: `${step.reason} The goal ${goal.replaceAll('-', ' ')} lies over it.`,
+          reasons: [...step.reasons, { code: 'draft.lies-over', values: { goal: { word: goal, of: 'goal' } } }],
         }
       : step,
   );

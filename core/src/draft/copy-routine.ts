@@ -1,3 +1,5 @@
+import { problemStatement, type ProblemCode } from '../day/index.ts';
+import type { Statement } from '../statement.ts';
 import { relativeThatFits } from '../shelf/index.ts';
 import {
   isSingable,
@@ -20,7 +22,7 @@ export interface CopiedStep {
   /** The exercise that takes its place. */
   readonly insteadId?: string;
   /** Why it could not stay as it is. */
-  readonly reason?: string;
+  readonly reason?: Statement<`problem.${ProblemCode}` | 'not.gone'>;
 }
 
 export interface CopiedRoutine {
@@ -71,7 +73,7 @@ export function copyRoutine(
           )
         : null;
     const taken = fits ? exercise : instead;
-    const said = exercise ? problem?.message : 'It is not on the shelf any more.';
+    const said = exercise ? problem && problemStatement(problem) : { code: 'not.gone' as const };
     const reason = said === undefined ? {} : { reason: said };
     if (!taken) {
       changes.push({ exerciseId: step.exerciseId, became: 'left-out', from: before, to: null, ...reason });

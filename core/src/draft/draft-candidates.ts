@@ -1,18 +1,22 @@
-import { asTaught, isCloseToPerformance, isGentle, leftOutToday, mayExtend } from '../day/index.ts';
+import { asTaught, isCloseToPerformance, isGentle, leftOutToday, mayExtend, problemStatement } from '../day/index.ts';
 import { USUAL_RULES } from '../limits/index.ts';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { againstSchool, isForVoice, isNoLouder, isSungWork, obstacleTo, type Exercise } from '../shelf/index.ts';
-import { dayIs, isAdultType, type Obstacle } from '../voice/index.ts';
+import { wordsOf, type Statement } from '../statement.ts';
+import { dayIs, isAdultType } from '../voice/index.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import { isForYoung } from './draft-shape.ts';
-import type { DraftContext, PassedOver } from './draft.types.ts';
+import type { DraftCode, DraftContext, PassedOver, WhyNotCode } from './draft.types.ts';
+
+/** House choice: more reasons than these are not read. */
+const MOST_REASONS = 2;
 
 /** What one exercise has to say for itself at a place of the draft. */
 export interface Candidate {
   readonly exercise: Exercise;
   readonly points: number;
-  readonly reason: string;
+  readonly reasons: readonly Statement<DraftCode>[];
 }
 
 /** An exercise that may be taken, with its share of chance. */
@@ -26,44 +30,36 @@ export function mayBeMet({ id }: Exercise, context: DraftContext): boolean {
   return context.known.has(id) || !isCloseToPerformance(context);
 }
 
-const OBSTACLE_WORDS: Readonly<Record<Obstacle, string>> = {
-  'cannot-trill': 'the trill does not come',
-  'no-straw': 'there is no straw',
-  'thin-walls': 'the walls are thin',
-  seated: 'it is not done sitting',
-  'video-call': 'it is lost on a video call',
-  'in-the-car': 'it is not done in a car',
-  'sore-lip': 'the lip is sore',
-};
-
-function whyNot(exercise: Exercise, context: DraftContext): string | null {
+function whyNot(exercise: Exercise, context: DraftContext): PassedOver['reason'] | null {
   const { voice, known, noise, occasion } = context;
   const { name } = exercise;
+  const not = (code: WhyNotCode, values: Statement['values'] = {}): PassedOver['reason'] => ({
+    code,
+    values: { name, ...values },
+  });
   const problem = leftOutToday(asTaught(exercise, context), voice, context);
-  if (problem) return problem.message;
+  if (problem) return problemStatement(problem);
   const obstacle = obstacleTo(exercise, voice);
-  if (obstacle) return `“${name}” is left out: ${OBSTACLE_WORDS[obstacle]}.`;
-  if (!isForVoice(exercise, voice.type)) return `“${name}” is for other voices.`;
+  if (obstacle) return not('not.obstacle', { obstacle: { word: obstacle, of: 'obstacle' } });
+  if (!isForVoice(exercise, voice.type)) return not('not.other-voices');
   if (
     exercise.styles.length > 0 &&
     ![voice.style, ...(voice.otherStyles ?? [])].some((style) => exercise.styles.includes(style))
   )
-    return `“${name}” belongs to another style.`;
-  if (exercise.optIn || exercise.grit) return `“${name}” is taken by the teacher’s own decision only.`;
-  if (noise && !isNoLouder(exercise, noise)) return `“${name}” is louder than asked for.`;
+    return not('not.other-style');
+  if (exercise.optIn || exercise.grit) return not('not.by-hand-only');
+  if (noise && !isNoLouder(exercise, noise)) return not('not.louder');
   const isClose = isCloseToPerformance(context);
-  if (isClose && exercise.extendsRange) return `“${name}” extends the range; that rests close to a performance.`;
-  if (isClose && !known.has(exercise.id) && !isGentle(exercise))
-    return `“${name}” is new; close to a performance nothing new is begun.`;
+  if (isClose && exercise.extendsRange) return not('not.extends-close');
+  if (isClose && !known.has(exercise.id) && !isGentle(exercise)) return not('not.new-close');
   const against = againstSchool(exercise, context.approach);
-  if (against) return `“${name}” belongs to another school than the one chosen (${against.replaceAll('-', ' ')}).`;
-  if (exercise.extendsRange && !mayExtend(exercise, context))
-    return `“${name}” extends the range; a warm-up restores it, by the approach.`;
+  if (against) return not('not.other-school', { question: { word: against, of: 'pull' } });
+  if (exercise.extendsRange && !mayExtend(exercise, context)) return not('not.restores-only');
   if (dayIs(context.conditions, 'worn') && exercise.extendsRange)
-    return `“${name}” extends the range; a ${context.conditions.join(' and ')} voice rests from that.`;
+    return not('not.worn', { conditions: wordsOf('condition', context.conditions) });
   if (occasion === 'home' && exercise.level === 'advanced' && !known.has(exercise.id))
-    return `“${name}” is advanced and new; it is met in a lesson first.`;
-  if (known.size === 0 && exercise.level !== 'first') return `“${name}” is not for a first lesson.`;
+    return not('not.advanced-at-home');
+  if (known.size === 0 && exercise.level !== 'first') return not('not.first-lesson');
   return null;
 }
 
@@ -96,7 +92,10 @@ function withChange(
     eligible: eligible.filter(({ exercise }) => !going.includes(exercise)),
     leftOut: [
       ...leftOut,
-      ...going.map(({ id, name }) => ({ exerciseId: id, reason: `“${name}” gives way: this is another draft.` })),
+      ...going.map(({ id, name }) => ({
+        exerciseId: id,
+        reason: { code: 'not.another-draft' as const, values: { name } },
+      })),
     ],
   };
 }
@@ -124,14 +123,12 @@ function goesThroughAll({ work }: Exercise): boolean {
   return work.kind === 'siren' && work.lowShare <= WIDE.low && work.highShare >= WIDE.high;
 }
 
-const list = (words: readonly string[]): string => words.map((word) => word.replaceAll('-', ' ')).join(' and ');
-
 /** Whether an exercise was written for young voices and no others. */
 function isMadeForYoung({ voices }: Exercise): boolean {
   return voices.length > 0 && !voices.some(isAdultType);
 }
 
-/** Points for an exercise at a place, and the weightiest of them in a sentence. */
+/** Points for an exercise at a place, and the weightiest reasons for it. */
 export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: DraftContext): Candidate {
   const { voice, known, goals = voice.goals, songNeeds = [], recent = [], ease } = context;
   const served = goals.filter((goal) => exercise.goals.includes(goal));
@@ -166,18 +163,16 @@ export function weigh({ exercise, chance }: Eligible, slot: DraftSlot, context: 
     (exercise.styles.includes(voice.style) ? style : 0) +
     (isMadeForYoung(exercise) && isForYoung(context) ? madeForYoung : 0) +
     DRAFT_POINTS.chance * chance;
-  const reasons = [
-    ...(needed.length > 0 ? [`prepares ${list(needed)} of the song`] : []),
-    ...(slot.because === undefined ? [] : [slot.because]),
-    ...(served.length > 0 ? [`serves ${list(served)}`] : []),
-    ...(slot.keep
-      ? [slot.stage === 'cool' ? 'brings the voice down again' : 'gentle work that is never left out']
+  const reasons: readonly Statement<DraftCode>[] = [
+    ...(needed.length > 0 ? [{ code: 'draft.prepares', values: { needs: wordsOf('goal', needed) } } as const] : []),
+    ...(slot.because ?? []),
+    ...(served.length > 0 ? [{ code: 'draft.serves', values: { goals: wordsOf('goal', served) } } as const] : []),
+    ...(slot.keep ? [{ code: slot.stage === 'cool' ? 'draft.brings-down' : 'draft.never-left-out' } as const] : []),
+    ...(isMadeForYoung(exercise) ? [{ code: 'draft.for-young' } as const] : []),
+    isKnown ? { code: 'draft.known' } : { code: 'draft.new', values: { why: exercise.why.replace(/\.$/, '') } },
+    ...(recent.length > 0 && !recent.some((run) => run.includes(exercise.id))
+      ? [{ code: 'draft.a-change' } as const]
       : []),
-    ...(isMadeForYoung(exercise) ? ['made for young voices'] : []),
-    ...(isKnown ? ['known already'] : [`new: ${exercise.why.replace(/\.$/, '') || 'something not sung yet'}`]),
-    ...(recent.length > 0 && !recent.some((run) => run.includes(exercise.id)) ? ['a change from the last runs'] : []),
   ];
-  const [first = '', ...more] = reasons.slice(0, 2);
-  const sentence = [first, ...more].join('; ');
-  return { exercise, points, reason: `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.` };
+  return { exercise, points, reasons: reasons.slice(0, MOST_REASONS) };
 }

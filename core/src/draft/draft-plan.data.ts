@@ -1,5 +1,7 @@
 // Source: usual order of a warm-up and usual shares of its minutes; house choice which stages go first when time is short.
 import type { Stage } from '../limits/index.ts';
+import type { Statement } from '../statement.ts';
+import type { DraftCode } from './draft.types.ts';
 
 /** One place in a draft: a stage, what it should serve, and whether it stays when time is short. */
 export interface DraftSlot {
@@ -14,7 +16,7 @@ export interface DraftSlot {
   readonly keep?: boolean;
   /** The one exercise that is wanted here, and why. */
   readonly only?: string;
-  readonly because?: string;
+  readonly because?: readonly Statement<DraftCode>[];
   /** Something that reaches the bridge on file is wanted most. */
   readonly isOverBridge?: boolean;
   /** Only what is sung. */

@@ -32,7 +32,7 @@ export function draftRoutine(context: DraftContext): DraftedRoutine {
 }
 
 /** A filled place as it is handed out; only pinned steps are locked. */
-function drafted({ id, exerciseId, settings, locked, block, reason, passedOver }: Filled): DraftedStep {
+function drafted({ id, exerciseId, settings, locked, block, reasons, passedOver }: Filled): DraftedStep {
   const own = { ...(locked && { locked }), ...(block !== undefined && { block }) };
-  return { id, exerciseId, settings, reason, passedOver, ...own };
+  return { id, exerciseId, settings, reasons, passedOver, ...own };
 }

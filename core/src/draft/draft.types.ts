@@ -1,5 +1,7 @@
 import type { Exercise } from '../shelf/index.ts';
 import type { ReachedSetting } from '../past/index.ts';
+import type { ProblemCode } from '../day/index.ts';
+import type { Statement } from '../statement.ts';
 import type { RoutineContext, RoutineStep } from '../routine/index.ts';
 
 /** What a draft is made from, besides the day: minutes, wishes, what was done lately, and a seed. */
@@ -27,21 +29,73 @@ export interface DraftContext extends RoutineContext {
 
 /** A step of a draft with its reason, and what was passed over for it. */
 export interface DraftedStep extends RoutineStep {
-  readonly reason: string;
+  /** Why it was taken: what weighs most, then what is set otherwise than usual. */
+  readonly reasons: readonly Statement<DraftCode>[];
   readonly passedOver: readonly PassedOver[];
 }
 
 /** An exercise that is not in the draft, and why. */
 export interface PassedOver {
   readonly exerciseId: string;
-  readonly reason: string;
+  readonly reason: Statement<WhyNotCode>;
 }
 
-/** What a teacher would miss in a draft, and what to do about it. */
-export interface Missing {
-  readonly message: string;
-  readonly remedy: string;
-}
+/** What a teacher would miss in a draft, and so what to do about it. */
+export type Missing = Statement<MissingCode>;
+
+/** Why a step was taken. */
+export type DraftCode =
+  | 'draft.pinned'
+  | 'draft.prepares'
+  | 'draft.serves'
+  | 'draft.brings-down'
+  | 'draft.never-left-out'
+  | 'draft.for-young'
+  | 'draft.known'
+  | 'draft.new'
+  | 'draft.a-change'
+  | 'draft.at-learning-tempo'
+  | 'draft.narrowed'
+  | 'draft.lies-over'
+  | 'draft.comes-back'
+  | 'draft.instead-of'
+  | 'draft.goes-on'
+  | TurnedCode;
+
+/** How an exercise that comes back is turned by the way it went. */
+export type TurnedCode = 'draft.slower' | 'draft.lower' | 'draft.faster' | 'draft.more-keys';
+
+/** Why an exercise was not taken. */
+export type WhyNotCode =
+  | `problem.${ProblemCode}`
+  | 'not.obstacle'
+  | 'not.other-voices'
+  | 'not.other-style'
+  | 'not.by-hand-only'
+  | 'not.louder'
+  | 'not.extends-close'
+  | 'not.new-close'
+  | 'not.other-school'
+  | 'not.restores-only'
+  | 'not.worn'
+  | 'not.advanced-at-home'
+  | 'not.first-lesson'
+  | 'not.another-draft'
+  | 'not.no-room'
+  | 'not.few-keys'
+  | 'not.under-bridge'
+  | 'not.large-share'
+  | 'not.no-time'
+  | 'not.second-best';
+
+export type MissingCode =
+  | 'missing.shelf'
+  | 'missing.anything'
+  | 'missing.stage-room'
+  | 'missing.stage-shelf'
+  | 'missing.keys'
+  | 'missing.too-short'
+  | 'missing.minutes';
 
 export interface DraftedRoutine {
   readonly steps: readonly DraftedStep[];

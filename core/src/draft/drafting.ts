@@ -5,7 +5,7 @@ import { turned } from './coming-back.ts';
 import { mayBeMet, weigh, type Candidate, type Eligible } from './draft-candidates.ts';
 import { DRAFT_POINTS, type DraftSlot } from './draft-plan.data.ts';
 import { shapeOf, stepShape } from './draft-shape.ts';
-import type { DraftContext, DraftedStep, PassedOver } from './draft.types.ts';
+import type { DraftContext, DraftedStep, PassedOver, WhyNotCode } from './draft.types.ts';
 import { lengthsOf, type Lengths } from './lengths.ts';
 import { voiceOf } from '../voice/index.ts';
 
@@ -61,7 +61,14 @@ export function pinnedSteps(context: DraftContext): readonly Filled[] {
     const exercise = context.exercises.get(step.exerciseId);
     if (!exercise) return [];
     const seconds = layRoutine([step], context).steps[0]?.seconds ?? 0;
-    const own = { ...step, locked: true, reason: 'Pinned.', passedOver: [], isKept: true, points: 10 };
+    const own = {
+      ...step,
+      locked: true,
+      reasons: [{ code: 'draft.pinned' as const }],
+      passedOver: [],
+      isKept: true,
+      points: 10,
+    };
     return [{ ...own, own: step.settings, exercise, least: seconds, most: seconds }];
   });
 }
@@ -116,10 +123,15 @@ function whySecondBest(
   { isOverBridge = false }: DraftSlot,
   mostSeconds: number,
   context: DraftContext,
-): string | null {
-  if (found.isNarrow) return 'has few keys in this voice today';
-  if (isOverBridge && !reachesBridge(found, context)) return 'does not reach the bridge';
-  return found.least > mostSeconds ? 'takes too large a share of the minutes' : null;
+): WhyNotCode | null {
+  if (found.isNarrow) return 'not.few-keys';
+  if (isOverBridge && !reachesBridge(found, context)) return 'not.under-bridge';
+  return found.least > mostSeconds ? 'not.large-share' : null;
+}
+
+/** An exercise that was looked at and not taken; where another suited better, that one is named. */
+function notTaken({ id, name }: Exercise, code: WhyNotCode, better = name): PassedOver {
+  return { exerciseId: id, reason: { code, values: { name: better } } };
 }
 
 /** Fills a place with the best that can be sung there within so many seconds; at a kept place else with the shortest. */
@@ -149,19 +161,18 @@ export function fillPlace(
     const { exercise } = candidate;
     const found = lengthsOf(exercise, filled, context);
     if (!found) {
-      passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” has no room in this voice today.` });
+      passedOver.push(notTaken(exercise, 'not.no-room'));
       continue;
     }
     const { keys, least } = found;
     if (!(slot.keep ?? false) && keys !== null && keys < FEWEST_KEYS) {
-      passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” has few keys in this voice today.` });
+      passedOver.push(notTaken(exercise, 'not.few-keys'));
       continue;
     }
     const secondBest = whySecondBest(found, slot, stepShape(exercise, context).mostSeconds, context);
     tried.push({ candidate, ...found, isSecondBest: secondBest !== null });
     if (least <= room && secondBest === null) break;
-    const why = secondBest ?? 'takes longer than the time left';
-    passedOver.push({ exerciseId: exercise.id, reason: `“${exercise.name}” ${why}.` });
+    passedOver.push(notTaken(exercise, secondBest ?? 'not.no-time'));
   }
   const within = tried.filter(({ least }) => least <= room);
   // A place that need not be filled is rather left to the next stage than filled with a few keys.
@@ -169,23 +180,25 @@ export function fillPlace(
     within.find(({ isSecondBest }) => !isSecondBest) ?? within.find(({ isNarrow }) => slot.keep ?? !isNarrow);
   const chosen = fitting ?? (slot.keep ? [...tried].sort((a, b) => a.least - b.least)[0] : undefined);
   if (!chosen) return filled;
-  const { exercise, reason, points } = chosen.candidate;
+  const { exercise, reasons, points } = chosen.candidate;
   const { settings } = chosen;
   const others = weighed
     .filter(
       (other) =>
         other.exercise.id !== exercise.id && !passedOver.some(({ exerciseId }) => exerciseId === other.exercise.id),
     )
-    .map((other) => ({ exerciseId: other.exercise.id, reason: `“${exercise.name}” suits this place better.` }));
+    .map((other) => notTaken(other.exercise, 'not.second-best', exercise.name));
   const step: Filled = {
     id: `draft-${exercise.id}`,
     exerciseId: exercise.id,
     settings,
-    reason: [
-      reason,
-      ...(settings.tempo === undefined || context.known.has(exercise.id) ? [] : ['At the tempo it is learnt in.']),
-      ...(settings.narrowTo === undefined ? [] : ['The tune is narrowed, so that the voice has keys for it.']),
-    ].join(' '),
+    reasons: [
+      ...reasons,
+      ...(settings.tempo === undefined || context.known.has(exercise.id)
+        ? []
+        : [{ code: 'draft.at-learning-tempo' } as const]),
+      ...(settings.narrowTo === undefined ? [] : [{ code: 'draft.narrowed' } as const]),
+    ],
     passedOver: [...passedOver.filter(({ exerciseId }) => exerciseId !== exercise.id), ...others].slice(
       0,
       MOST_PASSED_OVER,

@@ -165,7 +165,7 @@ const USUAL = COMES_TO.map((one) => one(USUAL_RULES));
 
 function rulesWith(row: RuleRow, value: number): RuleTable | null {
   try {
-    return changeRules({ [row.path]: value }, 'a test');
+    return changeRules({ [row.path]: value }, 'studio');
   } catch {
     // Some figures are bound to one another; another value of this row is tried.
     return null;

@@ -4,6 +4,7 @@ import type { Ladder, LadderInput, PlannedKey, Rung, SkippedKey } from './ladder
 import { planTravel } from './plan-travel.ts';
 import { routeInTime } from './route-in-time.ts';
 import type { SecondPass } from './second-pass.schema.ts';
+import type { Statement } from '../statement.ts';
 import { gapReason, gapSounded, zoneOf, zoneReason, zoneSounded } from './zones.ts';
 
 /** Beats the new key's chord and first note take before the singing, and the breath after it. */
@@ -16,7 +17,7 @@ interface StruckPlan {
   readonly skipped: readonly SkippedKey[];
 }
 
-const BY_HAND = 'Left out by hand.';
+const BY_HAND: Statement = { code: 'key.by-hand' };
 
 function strike(input: LadderInput, keys: readonly PlannedKey[]): StruckPlan {
   const kept: { key: PlannedKey; turn: number }[] = [];

@@ -12,6 +12,7 @@ function badSetting(setting: string, value: unknown, wanted: string, nearest: nu
       setting,
       value: nearest,
     },
+    { setting, value: String(value), nearest, context: setting },
   );
 }
 
@@ -59,6 +60,12 @@ function checkPlace({ pattern, start, floor, ceiling }: LadderInput): void {
       `The pattern spans ${String(span)} semitones; ${writeNote(floor)} to ${writeNote(ceiling)} holds ${String(Math.max(0, ceiling - floor))}.`,
       narrow ? `Sing it smaller: ${formatPattern(narrow)}.` : 'Choose an exercise of a smaller span.',
       { setting: 'pattern', value: narrow && formatPattern(narrow) },
+      {
+        count: span,
+        limits: { interval: { low: floor, high: ceiling } },
+        holds: Math.max(0, ceiling - floor),
+        ...(narrow && { smaller: formatPattern(narrow), context: 'smaller' }),
+      },
     );
   }
   if (start + pattern.high > ceiling) {
@@ -68,6 +75,12 @@ function checkPlace({ pattern, start, floor, ceiling }: LadderInput): void {
       `From ${writeNote(start)} the first key already reaches ${writeNote(start + pattern.high)}, over ${writeNote(ceiling)}.`,
       `Start on ${writeNote(nearest)} or lower.`,
       { setting: 'start', value: nearest },
+      {
+        start: { note: start },
+        reached: { note: start + pattern.high },
+        limit: { note: ceiling },
+        nearest: { note: nearest },
+      },
     );
   }
   if (start + pattern.low < floor) {
@@ -77,6 +90,12 @@ function checkPlace({ pattern, start, floor, ceiling }: LadderInput): void {
       `From ${writeNote(start)} the first key already reaches ${writeNote(start + pattern.low)}, under ${writeNote(floor)}.`,
       `Start on ${writeNote(nearest)} or higher.`,
       { setting: 'start', value: nearest },
+      {
+        start: { note: start },
+        reached: { note: start + pattern.low },
+        limit: { note: floor },
+        nearest: { note: nearest },
+      },
     );
   }
 }

@@ -1,4 +1,4 @@
-import { writeNote } from '../pitch/index.ts';
+import type { Statement } from '../statement.ts';
 import type { LadderInput, PlannedKey, SkippedKey } from './ladder.types.ts';
 
 /** Keys of a travel with those a teacher put in, and those that found no room. */
@@ -8,9 +8,9 @@ export interface KeysByHand {
 }
 
 /** Why a key cannot be sung at all within the limits of a ladder. */
-function overLimit({ pattern, floor, ceiling }: LadderInput, tonic: number): string | null {
-  if (tonic + pattern.high > ceiling) return `${writeNote(tonic + pattern.high)} is over today’s top.`;
-  return tonic + pattern.low < floor ? `${writeNote(tonic + pattern.low)} is under today’s bottom.` : null;
+function overLimit({ pattern, floor, ceiling }: LadderInput, tonic: number): Statement | null {
+  if (tonic + pattern.high > ceiling) return { code: 'key.over', values: { note: { note: tonic + pattern.high } } };
+  return tonic + pattern.low < floor ? { code: 'key.under', values: { note: { note: tonic + pattern.low } } } : null;
 }
 
 /**

@@ -1,4 +1,5 @@
 import type { Pattern } from '../pattern/index.ts';
+import type { Statement } from '../statement.ts';
 import type { PitchRange } from '../voice/index.ts';
 import type { SecondPass } from './second-pass.schema.ts';
 
@@ -72,7 +73,7 @@ export interface Rung extends PlannedKey {
 
 export interface SkippedKey {
   readonly tonic: number;
-  readonly reason: string;
+  readonly reason: Statement;
 }
 
 export interface Ladder {

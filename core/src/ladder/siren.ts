@@ -1,5 +1,6 @@
 import { LadderError } from '../errors.ts';
 import { writeNote } from '../pitch/index.ts';
+import type { Statement } from '../statement.ts';
 import type { PitchRange } from '../voice/index.ts';
 
 export const SIREN_SHAPES = ['up', 'down', 'up-down', 'down-up'] as const;
@@ -34,7 +35,7 @@ export interface SirenPiece {
 
 export interface Siren {
   readonly pieces: readonly SirenPiece[];
-  readonly skipped: readonly { readonly from: number; readonly to: number; readonly reason: string }[];
+  readonly skipped: readonly { readonly from: number; readonly to: number; readonly reason: Statement }[];
   readonly seconds: number;
   readonly voicedSeconds: number;
   readonly lowest: number | null;
@@ -72,6 +73,7 @@ function refuse(setting: string, value: number, wanted: string, nearest: number)
       setting,
       value: nearest,
     },
+    { setting, value: String(value), nearest, context: setting },
   );
 }
 
@@ -90,6 +92,7 @@ function checkSiren(input: SirenInput): void {
       `${writeNote(floor)} to ${writeNote(ceiling)} leaves no room to glide.`,
       'Choose a step without a glide, or widen the limits.',
       { setting: 'pattern', value: null },
+      { limits: { interval: { low: floor, high: ceiling } }, context: 'glide' },
     );
   }
 }
@@ -195,7 +198,7 @@ export function buildSiren(input: SirenInput): Siren {
     ...(movedFrom && { movedFrom }),
     skipped: stretches
       .filter((stretch) => !sung.includes(stretch))
-      .map((stretch) => ({ from: stretch.low, to: stretch.high, reason: 'Under a third is left of the glide here.' })),
+      .map((stretch) => ({ from: stretch.low, to: stretch.high, reason: { code: 'key.short-glide' } })),
     seconds: pieces.length > 0 ? input.repeats * (input.secondsEach + input.restSeconds) - input.restSeconds : 0,
     voicedSeconds: pieces.reduce((sum, piece) => sum + piece.endsAt - piece.startsAt, 0),
     lowest: pieces.length > 0 ? Math.min(...sung.map((stretch) => stretch.low)) : null,

@@ -2,7 +2,7 @@ import { ladderOf } from './build-ladder.ts';
 import type { Ladder, LadderInput } from './ladder.types.ts';
 import { wayHome } from './plan-travel.ts';
 import { homeInTime } from './route-in-time.ts';
-import { writeNote } from '../pitch/index.ts';
+import type { Statement } from '../statement.ts';
 
 /**
  * The rest of a ladder when the teacher turns round in the key being sung: the planned way home from here.
@@ -28,7 +28,7 @@ export function goHome(input: LadderInput): Ladder {
 /** A few keys more and the way home, or why not. */
 export type FewMore =
   | { readonly canBe: true; readonly ladder: Ladder }
-  | { readonly canBe: false; readonly because: 'time' | 'limit'; readonly reason: string };
+  | { readonly canBe: false; readonly because: 'time' | 'limit'; readonly reason: Statement };
 
 /**
  * So many keys further the same way, then home, thinned until it fits the time that is left.
@@ -53,13 +53,13 @@ export function fewMoreThenHome(
     return {
       canBe: false,
       because: 'limit',
-      reason: `It would reach ${writeNote(highest)}, over ${writeNote(ceiling)}.`,
+      reason: { code: 'key.reaches-over', values: { reached: { note: highest }, limit: { note: ceiling } } },
     };
   if (lowest < floor)
     return {
       canBe: false,
       because: 'limit',
-      reason: `It would reach ${writeNote(lowest)}, under ${writeNote(floor)}.`,
+      reason: { code: 'key.reaches-under', values: { reached: { note: lowest }, limit: { note: floor } } },
     };
   const leg = direction === 1 ? ('up' as const) : ('down' as const);
   const home = wayHome(turn, start, input.returnStep ?? step).map((tonic) => ({ tonic, leg: 'home' as const }));
@@ -73,5 +73,5 @@ export function fewMoreThenHome(
   const ladder = ladderOf(input, way, 'maxKeys');
   return ladder.seconds <= seconds
     ? { canBe: true, ladder }
-    : { canBe: false, because: 'time', reason: 'No time for the way home.' };
+    : { canBe: false, because: 'time', reason: { code: 'key.no-time' } };
 }

@@ -1,5 +1,5 @@
 import { isSounding, type Pattern } from '../pattern/index.ts';
-import { writeInterval } from '../pitch/index.ts';
+import type { Statement } from '../statement.ts';
 import type { PitchRange } from '../voice/index.ts';
 import type { Zone } from './ladder.types.ts';
 
@@ -23,14 +23,14 @@ export function gapSounded(pattern: Pattern, tonic: number, gaps: readonly Pitch
   return gaps.find(({ low, high }) => notes.some((note) => note >= low && note <= high));
 }
 
-/** Why a key was struck, in a sentence. */
-export function zoneReason(zone: PitchRange): string {
-  return `${writeInterval(zone)} is never sounded.`;
+/** Why a key was struck. */
+export function zoneReason({ low, high }: PitchRange): Statement {
+  return { code: 'key.zone', values: { zone: { interval: { low, high } } } };
 }
 
-/** Why a key was struck, in a sentence. */
-export function gapReason(gap: PitchRange): string {
-  return `${writeInterval(gap)} is missing from this voice.`;
+/** Why a key was struck. */
+export function gapReason({ low, high }: PitchRange): Statement {
+  return { code: 'key.gap', values: { gap: { interval: { low, high } } } };
 }
 
 /** Where a rung lies against the first bridge; without bridges it counts as low. */

@@ -1,16 +1,10 @@
 import { referenceOf, type PitchRange, type Voice } from '../voice/index.ts';
 import type { LimitAnchor, LimitRule } from './limit-rule.schema.ts';
-import type { RuleTable } from './limits.types.ts';
+import type { Statement } from '../statement.ts';
+import type { LimitCode, RuleTable } from './limits.types.ts';
 import { beltTopOf } from './young.ts';
 
 type Side = 'floor' | 'ceiling';
-
-const WORDS: Readonly<Record<LimitAnchor, Readonly<Record<Side, string>>>> = {
-  bridge: { floor: 'the bridge', ceiling: 'the bridge' },
-  comfortable: { floor: 'the comfortable bottom', ceiling: 'the comfortable top' },
-  'chest-top': { floor: 'the top of chest', ceiling: 'the top of chest' },
-  song: { floor: 'the song’s bottom', ceiling: 'the song’s top' },
-};
 
 function noteOf(
   from: LimitAnchor,
@@ -35,7 +29,7 @@ function noteOf(
 }
 
 /**
- * The note an end by rule comes to in a voice, and the rule in words.
+ * The note an end by rule comes to in a voice, and what the ledger says of it.
  *
  * @param song lowest and highest note of the piece in hand
  * @returns nothing where the voice has no such anchor: no belt of its own, no piece in hand
@@ -47,9 +41,10 @@ export function limitByRule(
   voice: Voice,
   rules: RuleTable,
   song: PitchRange | undefined,
-): { readonly note: number; readonly label: string } | undefined {
+): { readonly note: number; readonly said: Statement<LimitCode> } | undefined {
   const note = noteOf(from, side, voice, rules, song);
   if (note === undefined) return undefined;
-  const off = by === 0 ? '' : `${String(Math.abs(by))} ${by < 0 ? 'under' : 'over'} `;
-  return { note: note + by, label: `set by the teacher: ${off}${WORDS[from][side]}` };
+  const anchor = { word: `${from}-${side}`, of: 'anchor' } as const;
+  const off = by === 0 ? {} : { count: Math.abs(by), context: by < 0 ? 'under' : 'over' };
+  return { note: note + by, said: { code: 'limit.by-rule', values: { anchor, ...off } } };
 }

@@ -1,6 +1,7 @@
 import { openRanges, referenceOf, type PitchRange } from '../voice/index.ts';
+import type { Statement } from '../statement.ts';
 import type { Ledger, LineWords } from './ledger.ts';
-import type { LimitContext, RuleName, RulePath, RuleTable } from './limits.types.ts';
+import type { LimitCode, LimitContext, RuleName, RulePath, RuleTable } from './limits.types.ts';
 import { USUAL_RULES } from './rules.data.ts';
 
 /** The facts of one resolution, looked up once. */
@@ -21,11 +22,15 @@ export interface Case {
 /** One rule of the table: the ledger with its lines added, or as it was where the rule does not apply. */
 export type Rule = (ledger: Ledger, facts: Case) => Ledger;
 
-export const TEACHER = 'the teacher';
-
-/** The words of a line; `figure` names the row of the rule table it rests on, which a teacher may have changed. */
-export function lineOf(rule: RuleName, label: string, rules: RuleTable, figure?: RulePath): LineWords {
-  return { rule, label, source: (figure && rules.changed?.[figure]) ?? rules.source };
+/** What a line says; `figure` names the row of the rule table it rests on, which a teacher may have changed. */
+export function lineOf(
+  rule: RuleName,
+  said: LimitCode | Statement<LimitCode>,
+  rules: RuleTable,
+  figure?: RulePath,
+): LineWords {
+  const source = (figure && rules.changed?.[figure]) ?? 'reference';
+  return { rule, said: typeof said === 'string' ? { code: said } : said, source };
 }
 
 export function factsOf(context: LimitContext): Case {

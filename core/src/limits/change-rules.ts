@@ -1,6 +1,6 @@
 import { BURDENS } from '../voice/index.ts';
 import { RuleError } from '../errors.ts';
-import { DRAFT_LENGTHS, type RulePath, type RuleTable } from './limits.types.ts';
+import { DRAFT_LENGTHS, type FigureSource, type RulePath, type RuleTable } from './limits.types.ts';
 import { RANGE_ROWS, RANGES_IN_ORDER } from './range-rows.ts';
 import { RULE_ROWS, type RuleRow } from './rule-rows.data.ts';
 import { USUAL_RULES } from './rules.data.ts';
@@ -48,8 +48,9 @@ function checkFigure(path: string, value: number): void {
   throw new RuleError(
     'OUT_OF_BOUNDS',
     row.path,
-    `“${row.label}” is ${String(value)}.`,
+    `The row “${row.path}” is ${String(value)}.`,
     `Give a ${row.unit === 'share' ? 'number' : 'whole number'} from ${String(row.min)} to ${String(row.max)}.`,
+    { row: { word: row.path, of: 'rule-row' }, value: String(value), least: row.min, most: row.max, context: row.unit },
   );
 }
 
@@ -71,12 +72,12 @@ function checkOrder(rules: RuleTable): void {
   for (const [less, more] of IN_ORDER) {
     const [low, high] = [ruleFigure(rules, less), ruleFigure(rules, more)];
     if (low <= high) continue;
-    const label = ROWS.get(less)?.label ?? less;
     throw new RuleError(
       'OUT_OF_ORDER',
       less,
-      `“${label}” is ${String(low)}, above “${ROWS.get(more)?.label ?? more}”, which is ${String(high)}.`,
+      `The row “${less}” is ${String(low)}, above “${more}”, which is ${String(high)}.`,
       'Lower the first or raise the second.',
+      { row: { word: less, of: 'rule-row' }, value: low, other: { word: more, of: 'rule-row' }, most: high },
     );
   }
 }
@@ -84,11 +85,11 @@ function checkOrder(rules: RuleTable): void {
 /**
  * A rule table with some figures set by a teacher: the studio's, then one student's over them.
  *
- * @param source who set them, as a ledger line says it, such as `the studio`
+ * @param source who set them
  * @throws RuleError `UNKNOWN_ROW`, `OUT_OF_BOUNDS`, `OUT_OF_ORDER`, with the row
- * @example changeRules({ 'condition.tired': 3 }, 'the studio').condition.tired // 3
+ * @example changeRules({ 'condition.tired': 3 }, 'studio').condition.tired // 3
  */
-export function changeRules(changes: RuleChanges, source: string, from: RuleTable = USUAL_RULES): RuleTable {
+export function changeRules(changes: RuleChanges, source: FigureSource, from: RuleTable = USUAL_RULES): RuleTable {
   const entries = Object.entries(changes);
   if (entries.length === 0) return from;
   const figures = entries.reduce((table, [path, value]) => {

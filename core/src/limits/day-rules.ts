@@ -1,4 +1,5 @@
 import { BURDENS } from '../voice/index.ts';
+import { wordsOf } from '../statement.ts';
 import { lineOf, type Case, type Rule } from './case.ts';
 import { shift } from './ledger.ts';
 import type { LimitContext } from './limits.types.ts';
@@ -13,7 +14,12 @@ export const condition: Rule = (ledger, { context, rules, comfortable }) => {
   const drop = Math.min(combined, rules.condition.mostDrop, most);
   const [first] = present;
   if (first === undefined) return ledger;
-  const line = lineOf('condition', `${present.join(', ')} today`, rules, `condition.${first}`);
+  const line = lineOf(
+    'condition',
+    { code: 'limit.conditions', values: { conditions: wordsOf('condition', present) } },
+    rules,
+    `condition.${first}`,
+  );
   return shift(ledger, 'ceiling', -drop, line);
 };
 
@@ -23,11 +29,11 @@ export const occasion: Rule = (ledger, { context, rules }) => {
     const { isNew = false } = context.exercise;
     const narrower = isNew ? rules.home.narrowerWhenNew : rules.home.narrower;
     const figure = isNew ? 'home.narrowerWhenNew' : 'home.narrower';
-    const line = lineOf('home', isNew ? 'at home, and new' : 'at home', rules, figure);
+    const line = lineOf('home', isNew ? 'limit.home-new' : 'limit.home', rules, figure);
     return shift(shift(ledger, 'floor', narrower, line), 'ceiling', -narrower, line);
   }
   if (!isWithin(context, rules.performance.closeHours)) return ledger;
-  const line = lineOf('performance', 'performance within a day', rules, 'performance.closeDelta');
+  const line = lineOf('performance', 'limit.performance', rules, 'performance.closeDelta');
   return shift(ledger, 'ceiling', rules.performance.closeDelta, line);
 };
 

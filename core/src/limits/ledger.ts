@@ -1,4 +1,5 @@
-import type { LedgerEntry, RuleName } from './limits.types.ts';
+import type { Statement } from '../statement.ts';
+import type { LedgerEntry, LimitCode, LineSource, RuleName } from './limits.types.ts';
 
 export type Side = LedgerEntry['side'];
 
@@ -12,8 +13,8 @@ export interface Ledger {
 /** What a rule says of its line. */
 export interface LineWords {
   readonly rule: RuleName;
-  readonly label: string;
-  readonly source: string;
+  readonly said: Statement<LimitCode>;
+  readonly source: LineSource;
   readonly date?: string;
 }
 

@@ -1,3 +1,4 @@
+import type { Statement } from '../statement.ts';
 import type {
   AdultType,
   Burden,
@@ -38,9 +39,8 @@ export type DraftLength = (typeof DRAFT_LENGTHS)[number];
 
 /** The numbers the limits rest on. Semitones, MIDI notes, hours, years, steps, degrees of resistance; shares of the range or the tempo. */
 export interface RuleTable {
-  readonly source: string;
   /** Who set the figures that are not the reference's, by row. */
-  readonly changed?: Readonly<Partial<Record<RulePath, string>>>;
+  readonly changed?: Readonly<Partial<Record<RulePath, FigureSource>>>;
   readonly margin: { readonly usual: number; readonly most: number; readonly leastRange: number };
   readonly style: Readonly<Record<Style, number>>;
   readonly condition: Readonly<Record<Burden | 'mostDrop' | 'mostShare', number>>;
@@ -100,7 +100,7 @@ type Figures<T> = {
 }[keyof T & string];
 
 /** The address of one figure in the rule table, such as `condition.tired`. */
-export type RulePath = Figures<Omit<RuleTable, 'source' | 'changed' | 'ranges'>> | RangePath;
+export type RulePath = Figures<Omit<RuleTable, 'changed' | 'ranges'>> | RangePath;
 
 /** The part of the rule table a row belongs to. */
 export type RuleGroup = Exclude<RulePath, RangePath> extends `${infer Group}.${string}` ? Group : never;
@@ -130,14 +130,51 @@ export type RuleName =
   | 'reach'
   | 'hard-limit';
 
+/** What a line of the ledger says. */
+export type LimitCode =
+  | 'limit.measured'
+  | 'limit.usual'
+  | 'limit.closed-end'
+  | 'limit.margin'
+  | 'limit.style'
+  | 'limit.advice'
+  | 'limit.conditions'
+  | 'limit.home'
+  | 'limit.home-new'
+  | 'limit.performance'
+  | 'limit.gentle'
+  | 'limit.extension'
+  | 'limit.modest'
+  | 'limit.belt'
+  | 'limit.speech-mix'
+  | 'limit.teen-mix'
+  | 'limit.heavy-notes'
+  | 'limit.grit'
+  | 'limit.opening'
+  | 'limit.opening-occluded'
+  | 'limit.changing'
+  | 'limit.by-hand'
+  | 'limit.by-rule'
+  | 'limit.reach'
+  | 'limit.hard'
+  | 'limit.stage-top'
+  | 'limit.child'
+  | 'limit.teenager';
+
+/** Who set a figure of the rule table that is not the reference’s. */
+export type FigureSource = 'studio' | 'student';
+
+/** Where the figure of a line comes from. */
+export type LineSource = 'reference' | 'range-check' | 'teacher' | 'runs' | FigureSource;
+
 /** One line of the ledger: what a rule did to one side, and the note after it (MIDI). */
 export interface LedgerEntry {
   readonly side: 'floor' | 'ceiling';
   readonly rule: RuleName;
-  readonly label: string;
+  readonly said: Statement<LimitCode>;
   readonly effect: { readonly delta: number } | { readonly cap: number };
   readonly result: number;
-  readonly source: string;
+  readonly source: LineSource;
   /** Day of the measurement the line rests on, ISO. */
   readonly date?: string;
 }
@@ -167,8 +204,8 @@ export interface LimitContext {
   readonly override?: {
     readonly floor?: number;
     readonly ceiling?: number;
-    /** The rule a note comes from, in words; left out it was set as a note. */
-    readonly rules?: { readonly floor?: string; readonly ceiling?: string };
+    /** The rule a note comes from; left out it was set as a note. */
+    readonly rules?: { readonly floor?: Statement<LimitCode>; readonly ceiling?: Statement<LimitCode> };
   };
   readonly rules?: RuleTable;
   /** ISO instant. */

@@ -1,7 +1,9 @@
 import { dayIs, isRested } from '../voice/index.ts';
-import { lineOf, TEACHER, type Case, type Rule } from './case.ts';
+import { lineOf, type Case, type Rule } from './case.ts';
 import { isBeforePerformance } from './day-rules.ts';
 import { cap, shift } from './ledger.ts';
+import type { Statement } from '../statement.ts';
+import type { LimitCode } from './limits.types.ts';
 import { floorCredit } from './range-rules.ts';
 import { ageFor, beltTopOf } from './young.ts';
 
@@ -22,22 +24,21 @@ function mayExtend(facts: Case): boolean {
 export const purpose: Rule = (ledger, facts) => {
   const { context, rules, isOccluded, isSiren } = facts;
   const isGentle = isOccluded || isSiren || context.exercise.register === 'light';
-  const label = 'gentle work goes a little further';
   const lowered = isGentle
     ? shift(
         ledger,
         'floor',
         floorCredit(context.conditions, rules.gentle.floor),
-        lineOf('gentle', label, rules, 'gentle.floor'),
+        lineOf('gentle', 'limit.gentle', rules, 'gentle.floor'),
       )
     : ledger;
   if (mayExtend(facts)) {
-    const line = lineOf('extension', 'meant to extend the range', rules, 'extension.overTop');
+    const line = lineOf('extension', 'limit.extension', rules, 'extension.overTop');
     return shift(lowered, 'ceiling', rules.extension.overTop + facts.margin, line);
   }
   // A credit that cancelled the condition would send a tired voice as high as a fresh one.
   if (!isGentle || dayIs(context.conditions, 'worn')) return lowered;
-  return shift(lowered, 'ceiling', rules.gentle.ceiling, lineOf('gentle', label, rules, 'gentle.ceiling'));
+  return shift(lowered, 'ceiling', rules.gentle.ceiling, lineOf('gentle', 'limit.gentle', rules, 'gentle.ceiling'));
 };
 
 /** A cap below the comfortable top that still leaves a usable width. */
@@ -51,7 +52,12 @@ export const modest: Rule = (ledger, facts) => {
   const { stage } = facts.context.exercise;
   if (facts.isSiren || facts.isQuiet || !(stage === 'release' || stage === 'onset' || stage === 'resonance'))
     return ledger;
-  const line = lineOf('modest', `${stage} work stays modest`, facts.rules, 'modest.belowTop');
+  const line = lineOf(
+    'modest',
+    { code: 'limit.modest', values: { stage: { word: stage, of: 'stage' } } },
+    facts.rules,
+    'modest.belowTop',
+  );
   return cap(ledger, 'ceiling', modestTop(facts, ledger.floor), line);
 };
 
@@ -60,15 +66,16 @@ export const belt: Rule = (ledger, { context, rules }) => {
   const { register, heavyBelowTop = register === 'heavy' ? 0 : undefined } = context.exercise;
   const top = heavyBelowTop === undefined ? null : beltTopOf(context.voice, rules);
   if (heavyBelowTop === undefined || top === null) return ledger;
-  const label = heavyBelowTop === 0 ? top.label : `its heavy notes: ${top.label}`;
-  const usual = lineOf('belt', label, rules, top.figure);
-  return cap(ledger, 'ceiling', top.note + heavyBelowTop, top.figure ? usual : { ...usual, source: TEACHER });
+  const said: Statement<LimitCode> =
+    heavyBelowTop === 0 ? top.said : { code: 'limit.heavy-notes', values: { top: top.said } };
+  const usual = lineOf('belt', said, rules, top.figure);
+  return cap(ledger, 'ceiling', top.note + heavyBelowTop, top.figure ? usual : { ...usual, source: 'teacher' });
 };
 
 /** 7. Grit keeps off both ends. */
 export const grit: Rule = (ledger, { context, rules, comfortable }) => {
   if (!context.exercise.grit) return ledger;
-  const line = lineOf('grit', 'grit stays in the middle', rules, 'grit.keepsOff');
+  const line = lineOf('grit', 'limit.grit', rules, 'grit.keepsOff');
   const raised = cap(ledger, 'floor', comfortable.low + rules.grit.keepsOff, line);
   return cap(raised, 'ceiling', comfortable.high - rules.grit.keepsOff, line);
 };
@@ -78,9 +85,9 @@ export const opening: Rule = (ledger, facts) => {
   const { context, rules, isSiren, isQuiet } = facts;
   if (context.sungSteps >= rules.opening.sungSteps || isSiren || isQuiet) return ledger;
   if (context.exercise.stage === 'occluded') {
-    const line = lineOf('opening', 'occluded work opens a little below the top', rules, 'opening.occludedBelowTop');
+    const line = lineOf('opening', 'limit.opening-occluded', rules, 'opening.occludedBelowTop');
     return cap(ledger, 'ceiling', facts.comfortable.high - rules.opening.occludedBelowTop, line);
   }
-  const line = lineOf('opening', 'the first sung steps stay modest', rules, 'opening.sungSteps');
+  const line = lineOf('opening', 'limit.opening', rules, 'opening.sungSteps');
   return cap(ledger, 'ceiling', modestTop(facts, ledger.floor), line);
 };

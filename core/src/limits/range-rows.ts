@@ -5,16 +5,7 @@ import type { RuleRow } from './rule-rows.data.ts';
 /** House choice: how far a teacher may move a figure of the reference, grown voices and young ones, semitones. */
 const MAY_MOVE = { grown: 7, young: 3 };
 
-const LABELS = {
-  'usual.low': 'lowest usual',
-  'usual.high': 'highest usual',
-  'comfortable.low': 'lowest comfortable',
-  'comfortable.high': 'highest comfortable',
-  'bridges.0': 'first bridge',
-  'bridges.1': 'second bridge',
-} as const;
-
-type Part = keyof typeof LABELS;
+type Part = RangePath extends `ranges.${ReferenceName}.${infer Rest}` ? Rest : never;
 
 function rowsOf(name: ReferenceName): readonly RuleRow[] {
   const { usual, comfortable, bridges } = REFERENCE_RANGES[name];
@@ -36,7 +27,6 @@ function rowsOf(name: ReferenceName): readonly RuleRow[] {
             unit: 'note' as const,
             min: note - far,
             max: note + far,
-            label: `${name.replaceAll('-', ' ')}: ${LABELS[part]}`,
           },
         ],
   );

@@ -11,7 +11,6 @@ function conditionDrops(): Readonly<Record<Burden, number>> {
 }
 
 export const USUAL_RULES: RuleTable = {
-  source: 'usual teaching reference, schools differ',
   margin: { usual: 1, most: 4, leastRange: 12 },
   style: { classical: 0, theatre: 0, pop: 0, jazz: 0, folk: 0, choral: -1, heavy: 0, gospel: 0, rock: 0, rnb: 0 },
   condition: { ...conditionDrops(), mostDrop: 5, mostShare: 1 / 3 },

@@ -78,7 +78,10 @@ test.each<[string, Voice, boolean, boolean]>([
 
 test('a belt ceiling names the row it rests on, or none where the teacher set it', () => {
   expect(beltTopOf({ type: 'tenor' }, USUAL_RULES)).toMatchObject({ note: 67, figure: 'belt.tenor' });
-  expect(beltTopOf({ type: 'tenor', beltCeiling: 71 }, USUAL_RULES)).toEqual({ note: 71, label: 'belt ceiling' });
+  expect(beltTopOf({ type: 'tenor', beltCeiling: 71 }, USUAL_RULES)).toEqual({
+    note: 71,
+    said: { code: 'limit.belt' },
+  });
   expect(beltTopOf({ type: 'treble', age: 8 }, USUAL_RULES)).toMatchObject({ note: 69 });
 });
 

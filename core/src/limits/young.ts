@@ -1,5 +1,6 @@
 import { BELT_CEILINGS, isAdultType, referenceOf, type Voice } from '../voice/index.ts';
-import type { RulePath, RuleTable } from './limits.types.ts';
+import type { Statement } from '../statement.ts';
+import type { LimitCode, RulePath, RuleTable } from './limits.types.ts';
 
 type Singer = Pick<Voice, 'type' | 'age' | 'changingStage'>;
 
@@ -17,23 +18,27 @@ export function isChild(voice: Singer, rules: RuleTable): boolean {
   return ageFor(voice) < rules.young.teenFrom;
 }
 
+/** A highest note, and what the ledger says of it. */
+interface AgeTop {
+  readonly note: number;
+  readonly said: Statement<LimitCode>;
+}
+
 /** The highest note for the age, or `null` for a grown-up. */
-export function ageTopOf(voice: Singer, rules: RuleTable): { readonly note: number; readonly label: string } | null {
+export function ageTopOf(voice: Singer, rules: RuleTable): AgeTop | null {
   const age = ageFor(voice);
   if (voice.type === 'changing')
-    return { note: referenceOf(voice, rules.ranges).usual.high, label: 'top of this stage of the change' };
+    return { note: referenceOf(voice, rules.ranges).usual.high, said: { code: 'limit.stage-top' } };
   if (age >= rules.young.grownFrom) return null;
   if (age < rules.young.teenFrom)
     return {
       note: referenceOf({ type: 'treble', age }, rules.ranges).usual.high,
-      label: `cap for the age of ${String(age)}`,
+      said: { code: 'limit.child', values: { age } },
     };
-  return { note: referenceOf(voice, rules.ranges).usual.high, label: 'cap for a teenager' };
+  return { note: referenceOf(voice, rules.ranges).usual.high, said: { code: 'limit.teenager' } };
 }
 
-interface BeltTop {
-  readonly note: number;
-  readonly label: string;
+interface BeltTop extends AgeTop {
   /** The row of the rule table; none where the teacher set the note. */
   readonly figure?: RulePath;
 }
@@ -57,9 +62,9 @@ export function mayHaveGrit(voice: Singer & Pick<Voice, 'gritAllowed'>, rules: R
 export function beltTopOf(voice: Singer & Pick<Voice, 'beltCeiling'>, rules: RuleTable): BeltTop | null {
   const own: BeltTop | null =
     voice.beltCeiling !== undefined
-      ? { note: voice.beltCeiling, label: 'belt ceiling' }
+      ? { note: voice.beltCeiling, said: { code: 'limit.belt' } }
       : isAdultType(voice.type)
-        ? { note: rules.belt[voice.type], label: 'belt ceiling', figure: `belt.${voice.type}` }
+        ? { note: rules.belt[voice.type], said: { code: 'limit.belt' }, figure: `belt.${voice.type}` }
         : null;
   const ofAge = ageBelt(ageFor(voice), rules);
   if (own === null || ofAge === null) return own ?? ofAge;
@@ -75,7 +80,7 @@ export function easyBeltTopOf(voice: Singer, rules: RuleTable): number | null {
 
 function ageBelt(age: number, { young }: RuleTable): BeltTop | null {
   if (age < young.speechMixUnder)
-    return { note: young.speechMixTop, label: 'speech-like mix for the young', figure: 'young.speechMixTop' };
-  if (age < young.grownFrom) return { note: young.mixTop, label: 'mix for a teenager', figure: 'young.mixTop' };
+    return { note: young.speechMixTop, said: { code: 'limit.speech-mix' }, figure: 'young.speechMixTop' };
+  if (age < young.grownFrom) return { note: young.mixTop, said: { code: 'limit.teen-mix' }, figure: 'young.mixTop' };
   return null;
 }

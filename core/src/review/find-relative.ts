@@ -14,11 +14,22 @@ export function swapFix(
     context.exercises,
     (one) => !one.optIn && one.load <= exercise.load && isSingable(one, context, sungSteps),
   );
-  return other ? [{ label: `Take “${other.name}” instead`, patch: { op: 'swap', stepId, exerciseId: other.id } }] : [];
+  return other
+    ? [
+        {
+          said: { code: 'fix.take-instead', values: { name: other.name } },
+          patch: { op: 'swap', stepId, exerciseId: other.id },
+        },
+      ]
+    : [];
 }
 
 export function removeFix(stepId: string): Fix {
-  return { label: 'Leave it out', patch: { op: 'remove', stepId } };
+  return { said: { code: 'fix.leave-out' }, patch: { op: 'remove', stepId } };
+}
+
+export function addFix({ id, name }: Exercise, at: number): Fix {
+  return { said: { code: 'fix.add', values: { name } }, patch: { op: 'add', exerciseId: id, at } };
 }
 
 /**

@@ -2,11 +2,36 @@ import type { SongDemands } from '../song/index.ts';
 import type { RoutinePatch } from '../edit/index.ts';
 import type { StudentHistory } from '../past/index.ts';
 import type { LaidRoutine, LaidStep, RoutineContext, RoutineStep } from '../routine/index.ts';
-import type { REVIEW_SOURCES } from './review.data.ts';
+import type { Statement } from '../statement.ts';
+import type { REVIEW_RULES } from './review.data.ts';
+
+/** What a fix says it does. */
+export type FixCode =
+  | 'fix.add'
+  | 'fix.add-before'
+  | 'fix.allow'
+  | 'fix.back-to-limit'
+  | 'fix.back-to-voice'
+  | 'fix.begin-with'
+  | 'fix.come-home'
+  | 'fix.contrast'
+  | 'fix.end-with'
+  | 'fix.later'
+  | 'fix.leave-out'
+  | 'fix.let-down'
+  | 'fix.let-up'
+  | 'fix.more-keys'
+  | 'fix.move-late'
+  | 'fix.put-between'
+  | 'fix.put-in-order'
+  | 'fix.set-minutes'
+  | 'fix.shorten'
+  | 'fix.stop-under'
+  | 'fix.take-instead';
 
 /** A change that would mend a finding. */
 export interface Fix {
-  readonly label: string;
+  readonly said: Statement<FixCode>;
   readonly patch: RoutinePatch;
 }
 
@@ -20,13 +45,12 @@ export interface Finding {
   readonly rule: ReviewRule;
   readonly severity: Severity;
   readonly stepId?: string;
-  readonly message: string;
-  /** What the rule rests on. */
-  readonly source: string;
+  /** What stands in the sentence of the rule. */
+  readonly values: NonNullable<Statement['values']>;
   readonly fixes: readonly Fix[];
 }
 
-type ReviewRule = keyof typeof REVIEW_SOURCES;
+export type ReviewRule = (typeof REVIEW_RULES)[number];
 
 /** A routine to be looked at: its steps and minutes on this day. */
 export interface ReviewContext extends RoutineContext {
@@ -53,8 +77,9 @@ export interface Reviewed {
   readonly sung: readonly LaidStep[];
 }
 
-/** A finding as a rule says it; the source is added from the table. */
-export type Said = Omit<Finding, 'source' | 'id' | 'fixes'> & {
+/** A finding as a rule says it. */
+export type Said = Omit<Finding, 'values' | 'id' | 'fixes'> & {
+  readonly values?: Finding['values'];
   readonly about?: string;
   readonly fixes?: readonly Fix[];
 };

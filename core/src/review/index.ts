@@ -1,4 +1,3 @@
-export type { Finding, Fix, ReviewContext, Severity } from './finding.types.ts';
+export type { Finding, Fix, FixCode, ReviewContext, ReviewRule, Severity } from './finding.types.ts';
 export { MUTABLE_RULES, reviewRoutine } from './review-routine.ts';
-export { REVIEW_FIGURES, REVIEW_SOURCES } from './review.data.ts';
-export { minutesOf } from './minute-rules.ts';
+export { REVIEW_FIGURES, REVIEW_RULES } from './review.data.ts';

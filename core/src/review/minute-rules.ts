@@ -2,21 +2,11 @@ import { servesGoals } from '../day/index.ts';
 import { isForVoice, isSungWork, type Exercise } from '../shelf/index.ts';
 import { STAGES } from '../limits/index.ts';
 import { canFit, secondsToGive } from '../fit/index.ts';
-import { exerciseFor } from './find-relative.ts';
+import { addFix, exerciseFor } from './find-relative.ts';
 import type { Fix, Reviewed, Rule } from './finding.types.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
 
-/**
- * Seconds as a reader says them.
- *
- * @example minutesOf(75) // '1:15'
- */
-export const minutesOf = (seconds: number): string => {
-  const whole = Math.round(seconds);
-  return `${String(Math.floor(whole / 60))}:${String(whole % 60).padStart(2, '0')}`;
-};
-
-const SHORTEN: Fix = { label: 'Shorten to fit', patch: { op: 'fit' } };
+const SHORTEN: Fix = { said: { code: 'fix.shorten' }, patch: { op: 'fit' } };
 
 /** House choice: fewer seconds than these are not worth a press. */
 const WORTH_GIVING = 15;
@@ -26,14 +16,16 @@ const overBudget: Rule = ({ context, laid }) => {
   const over = laid.seconds - minutes * 60;
   if (over <= 0.05) return [];
   const enough = Math.ceil(laid.seconds / 60);
-  const allow: Fix = { label: `Allow ${String(enough)} minutes`, patch: { op: 'minutes', minutes: enough } };
+  const allow: Fix = {
+    said: { code: 'fix.allow', values: { count: enough } },
+    patch: { op: 'minutes', minutes: enough },
+  };
   const fits = canFit(steps, minutes * 60, context);
-  const why = fits ? '' : ' What is pinned and what is never left out do not fit into these minutes.';
   return [
     {
       rule: 'over-budget',
       severity: 'warn',
-      message: `The routine is ${minutesOf(over)} over its ${String(minutes)} minutes.${why}`,
+      values: { over: { seconds: over }, count: minutes, ...(!fits && { context: 'never' }) },
       fixes: fits ? [SHORTEN, allow] : [allow],
     },
   ];
@@ -57,7 +49,7 @@ function oneMore({ context, sung }: Reviewed, free: number): readonly Fix[] {
   if (!more) return [];
   const later = steps.findIndex(({ exerciseId }) => rankOf(exercises.get(exerciseId)) > rankOf(more));
   const at = later < 0 ? steps.length : later;
-  return [{ label: `Add “${more.name}”`, patch: { op: 'add', exerciseId: more.id, at } }];
+  return [addFix(more, at)];
 }
 
 const underBudget: Rule = (reviewed) => {
@@ -67,17 +59,17 @@ const underBudget: Rule = (reviewed) => {
   const minutes = Math.max(1, Math.ceil(laid.seconds / 60));
   const keys: readonly Fix[] =
     secondsToGive(context.steps, context) >= WORTH_GIVING
-      ? [{ label: 'Use them for more keys', patch: { op: 'fit' } }]
+      ? [{ said: { code: 'fix.more-keys' }, patch: { op: 'fit' } }]
       : [];
   return [
     {
       rule: 'under-budget',
       severity: 'note',
-      message: `Of ${String(context.minutes)} minutes ${minutesOf(free)} are not used.`,
+      values: { count: context.minutes, free: { seconds: free } },
       fixes: [
         ...keys,
         ...(servesGoals(context.kind) ? oneMore(reviewed, free) : []),
-        { label: `Set ${String(minutes)} minutes`, patch: { op: 'minutes', minutes } },
+        { said: { code: 'fix.set-minutes', values: { count: minutes } }, patch: { op: 'minutes', minutes } },
       ],
     },
   ];

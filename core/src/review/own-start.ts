@@ -1,6 +1,5 @@
 import { isSung, layStep, sungBefore, type LaidStep, type StepSettings } from '../routine/index.ts';
 import { patternOfWork } from '../shelf/index.ts';
-import { writeNote } from '../pitch/index.ts';
 import type { Fix, Reviewed } from './finding.types.ts';
 
 /** The end of the step that a start of one’s own lies beyond, moved out to let it in. */
@@ -8,14 +7,14 @@ function opened({
   exercise,
   settings,
   problem,
-}: LaidStep): { readonly label: string; readonly set: StepSettings } | null {
+}: LaidStep): { readonly said: Fix['said']; readonly set: StepSettings } | null {
   const { start } = settings;
   if (start === undefined || exercise.work.kind !== 'pattern') return null;
   const { low, high } = patternOfWork(exercise.work);
   if (problem?.code === 'START_BELOW_FLOOR')
-    return { label: `Let it down to ${writeNote(start + low)} here`, set: { floor: start + low } };
+    return { said: { code: 'fix.let-down', values: { note: { note: start + low } } }, set: { floor: start + low } };
   if (problem?.code === 'START_ABOVE_CEILING')
-    return { label: `Let it up to ${writeNote(start + high)} here`, set: { ceiling: start + high } };
+    return { said: { code: 'fix.let-up', values: { note: { note: start + high } } }, set: { ceiling: start + high } };
   return null;
 }
 
@@ -31,7 +30,7 @@ export function ownStartFixes(step: LaidStep, { steps, context }: Pick<Reviewed,
   const isSungAfter = (sungSteps: number, set: StepSettings): boolean =>
     !layStep({ id, exerciseId: written.id, settings: { ...settings, ...set } }, written, context, sungSteps, 0).problem;
   const open: readonly Fix[] = isSungAfter(sungBefore(steps, id), way.set)
-    ? [{ label: way.label, patch: { op: 'set', stepId: id, settings: way.set } }]
+    ? [{ said: way.said, patch: { op: 'set', stepId: id, settings: way.set } }]
     : [];
   return [...open, ...later(step, { steps, context }, (sungSteps) => isSungAfter(sungSteps, {}))];
 }
@@ -53,7 +52,7 @@ function later(
   const to = rest.findIndex((step) => step.id === next.id) + 1;
   return [
     {
-      label: `Later, after “${next.exercise.name}”`,
+      said: { code: 'fix.later', values: { name: next.exercise.name } },
       patch: { op: 'steps', steps: [...rest.slice(0, to), moved, ...rest.slice(to)] },
     },
   ];

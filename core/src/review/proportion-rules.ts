@@ -2,18 +2,16 @@ import { USUAL_RULES } from '../limits/index.ts';
 import { outwardKeys } from '../fit/index.ts';
 import { coolDownSeconds, leastKeys, shapeFor } from '../routine/index.ts';
 import type { Rule, Said } from './finding.types.ts';
-import { minutesOf } from './minute-rules.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
 
 const howMany: Rule = ({ context: { minutes, rules }, steps }) => {
   const { least, most } = shapeFor(minutes, rules);
   if (steps.length <= most * FIGURES.farFromShape) return [];
-  const usual = least === most ? String(most) : `${String(least)} to ${String(most)}`;
   return [
     {
       rule: 'many-exercises',
       severity: 'note',
-      message: `${String(steps.length)} exercises in ${String(minutes)} minutes; ${usual} leave each of them time to work.`,
+      values: { count: steps.length, minutes, least, most, ...(least === most && { context: 'exactly' }) },
     },
   ];
 };
@@ -25,7 +23,7 @@ const explaining: Rule = ({ context: { minutes, rules = USUAL_RULES }, steps }) 
     {
       rule: 'much-explaining',
       severity: 'note',
-      message: `${minutesOf(seconds)} of ${String(minutes)} minutes go into setting up and explaining.`,
+      values: { explaining: { seconds }, count: minutes },
     },
   ];
 };
@@ -40,7 +38,7 @@ const coolDown: Rule = ({ context: { minutes, rules, kind }, steps, sung }) => {
     {
       rule: 'short-cool-down',
       severity: 'note',
-      message: `The cool-down takes ${minutesOf(seconds)}; after this ${minutesOf(wanted)} would be usual.`,
+      values: { has: { seconds }, wanted: { seconds: wanted } },
     },
   ];
 };
@@ -58,7 +56,7 @@ const fewKeys: Rule = ({ sung }) =>
         rule: 'few-keys',
         severity: 'note',
         stepId: id,
-        message: `“${exercise.name}” goes through ${keys === 1 ? 'one key' : `${String(keys)} keys`}; ${String(wanted)} carry it through the voice.`,
+        values: { name: exercise.name, count: keys, wanted },
       },
     ];
   });

@@ -3,7 +3,7 @@ import { layRoutine } from '../routine/index.ts';
 import type { Finding, ReviewContext, Reviewed, Said, Severity } from './finding.types.ts';
 import { MINUTE_RULES } from './minute-rules.ts';
 import { PROPORTION_RULES } from './proportion-rules.ts';
-import { REVIEW_SOURCES } from './review.data.ts';
+import { REVIEW_RULES } from './review.data.ts';
 import { SCHOOL_RULES } from './school-rules.ts';
 import { SHAPE_RULES } from './shape-rules.ts';
 import { TIME_RULES } from './time-rules.ts';
@@ -25,11 +25,11 @@ const WEIGHT: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 }
 const NEVER_MUTED: ReadonlySet<string> = new Set(['caution', 'grit']);
 
 /** Rules a teacher may mute. */
-export const MUTABLE_RULES: readonly string[] = Object.keys(REVIEW_SOURCES).filter((rule) => !NEVER_MUTED.has(rule));
+export const MUTABLE_RULES: readonly string[] = REVIEW_RULES.filter((rule) => !NEVER_MUTED.has(rule));
 
-function findingOf({ about, fixes = [], ...said }: Said): Finding {
+function findingOf({ about, values = {}, fixes = [], ...said }: Said): Finding {
   const id = [said.rule, ...[said.stepId, about].flatMap((part) => part ?? [])].join(':');
-  return { ...said, id, fixes, source: REVIEW_SOURCES[said.rule] };
+  return { ...said, id, values, fixes };
 }
 
 /** Whether a finding was muted; a `stop` never is. */
@@ -40,7 +40,7 @@ function isMuted({ id, rule, severity }: Finding, muted: ReadonlySet<string>): b
 /**
  * Looks a routine over, drafted or made by hand, on one day.
  *
- * @returns findings, what stops first; each with its sentence, what it rests on, and fixes to apply and take back. The
+ * @returns findings, what stops first; each with what it says, and fixes to apply and take back. The
  * same finding keeps its id while the routine is edited.
  */
 export function reviewRoutine(context: ReviewContext): readonly Finding[] {

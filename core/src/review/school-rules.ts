@@ -1,21 +1,19 @@
 import { BREATH_SHARES, mayExtend, isCloseToPerformance, servesGoals } from '../day/index.ts';
 import { againstSchool, answerTo, cuesOf, opposedOn, PULL_CAUTIONS } from '../shelf/index.ts';
-import { exerciseFor, removeFix, swapFix } from './find-relative.ts';
+import { addFix, exerciseFor, removeFix, swapFix } from './find-relative.ts';
 import type { Fix, Rule, Said } from './finding.types.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
-
-const words = (question: string): string => question.replaceAll('-', ' ');
 
 const schools: Rule = ({ steps, context }) =>
   steps.flatMap(({ id, exercise }): readonly Said[] => {
     const against = againstSchool(exercise, context.approach);
     const isMute = exercise.cues.length > 0 && cuesOf(exercise, context.approach).length === 0;
     if (!against && !isMute) return [];
-    const message = against
-      ? `“${exercise.name}” belongs to another school than the one chosen: ${words(against)}.`
-      : `Every cue of “${exercise.name}” belongs to another school than the one chosen.`;
+    const values = against
+      ? { name: exercise.name, question: { word: against, of: 'pull' as const } }
+      : { name: exercise.name, context: 'cues' };
     const fixes = against ? [...swapFix({ id, exercise }, steps, context), removeFix(id)] : [];
-    return [{ rule: 'other-school', severity: 'note', stepId: id, message, fixes }];
+    return [{ rule: 'other-school', severity: 'note', stepId: id, values, fixes }];
   });
 
 const contradictions: Rule = ({ steps, context }) =>
@@ -28,14 +26,19 @@ const contradictions: Rule = ({ steps, context }) =>
     if (!isOnFile && (settings.contrast || other.settings.contrast)) return [];
     const onPurpose: readonly Fix[] = isOnFile
       ? []
-      : [{ label: 'It is a deliberate contrast', patch: { op: 'set', stepId: id, settings: { contrast: true } } }];
+      : [{ said: { code: 'fix.contrast' }, patch: { op: 'set', stepId: id, settings: { contrast: true } } }];
     return [
       {
         rule: 'contradiction',
         severity: isOnFile ? 'stop' : 'warn',
         stepId: id,
         about: question,
-        message: `“${exercise.name}” pulls the other way from “${other.exercise.name}”: ${words(question)}${isOnFile ? ', and there is a caution on file about that' : ''}.`,
+        values: {
+          name: exercise.name,
+          other: other.exercise.name,
+          question: { word: question, of: 'pull' },
+          ...(isOnFile && { context: 'on-file' }),
+        },
         fixes: [...onPurpose, removeFix(id)],
       },
     ];
@@ -49,21 +52,20 @@ const breathShare: Rule = ({ laid, steps, context }) => {
   const share = breath.reduce((sum, { seconds }) => sum + seconds, 0) / laid.seconds;
   const slack = FIGURES.breathShareSlack;
   if (share >= wanted.least - slack && share <= wanted.most + slack) return [];
-  const percent = (part: number): string => `${String(Math.round(part * 100))} %`;
   const isShort = share < wanted.least;
   const more = isShort ? exerciseFor(context, 0, ({ stage }) => stage === 'breath') : null;
   const least = [...breath].sort((a, b) => a.seconds - b.seconds)[0];
   const at = steps.findIndex(({ exercise }) => exercise.stage !== 'settle' && exercise.stage !== 'breath');
-  const fixes: readonly Fix[] = more
-    ? [{ label: `Add “${more.name}”`, patch: { op: 'add', exerciseId: more.id, at: Math.max(0, at) } }]
-    : !isShort && least
-      ? [removeFix(least.id)]
-      : [];
+  const fixes: readonly Fix[] = more ? [addFix(more, Math.max(0, at))] : !isShort && least ? [removeFix(least.id)] : [];
   return [
     {
       rule: 'breath-share',
       severity: 'note',
-      message: `Breath work takes ${percent(share)} of the time; the approach wants ${isShort ? `${percent(wanted.least)} and more` : `${percent(wanted.most)} at most`}.`,
+      values: {
+        share: { share },
+        wanted: { share: isShort ? wanted.least : wanted.most },
+        context: isShort ? 'least' : 'most',
+      },
       fixes,
     },
   ];
@@ -79,7 +81,7 @@ const restoring: Rule = ({ steps, context }) =>
       rule: 'extends' as const,
       severity: 'note' as const,
       stepId: id,
-      message: `“${exercise.name}” extends the range; by the approach a warm-up only restores it.`,
+      values: { name: exercise.name },
       fixes: [...swapFix({ id, exercise }, steps, context), removeFix(id)],
     }));
 

@@ -23,7 +23,12 @@ function coolFix(reviewed: Reviewed): readonly Fix[] {
   const { context, sung } = reviewed;
   const cool = exerciseFor(context, sung.length, (one) => one.stage === 'cool' && isSungWork(one));
   return cool
-    ? [{ label: `End with “${cool.name}”`, patch: { op: 'add', exerciseId: cool.id, at: context.steps.length } }]
+    ? [
+        {
+          said: { code: 'fix.end-with', values: { name: cool.name } },
+          patch: { op: 'add', exerciseId: cool.id, at: context.steps.length },
+        },
+      ]
     : [];
 }
 
@@ -34,14 +39,19 @@ const opening: Rule = ({ steps, sung, context }) => {
   const at = later && context.steps.findIndex(({ id }) => id === first.id);
   const move: readonly Fix[] =
     later && at !== undefined
-      ? [{ label: `Begin with “${later.exercise.name}”`, patch: { op: 'move', stepId: later.id, to: at } }]
+      ? [
+          {
+            said: { code: 'fix.begin-with', values: { name: later.exercise.name } },
+            patch: { op: 'move', stepId: later.id, to: at },
+          },
+        ]
       : [];
   return [
     {
       rule: 'first-step',
       severity: 'warn',
       stepId: first.id,
-      message: `The first thing sung is “${first.exercise.name}”, load ${String(first.exercise.load)}.`,
+      values: { name: first.exercise.name, load: first.exercise.load },
       fixes: [...move, ...swapFix(first, steps, context)],
     },
   ];
@@ -66,10 +76,15 @@ const loadJumps: Rule = ({ steps, sung, context }) =>
         rule: 'load-jump',
         severity: 'warn',
         stepId: step.id,
-        message: `From load ${String(before.exercise.load)} to ${String(step.exercise.load)} at “${step.exercise.name}” at once.`,
+        values: { before: before.exercise.load, load: step.exercise.load, name: step.exercise.name },
         fixes: [
           ...(between
-            ? [{ label: `Put “${between.name}” between`, patch: { op: 'add' as const, exerciseId: between.id, at } }]
+            ? [
+                {
+                  said: { code: 'fix.put-between', values: { name: between.name } },
+                  patch: { op: 'add', exerciseId: between.id, at },
+                } satisfies Fix,
+              ]
             : []),
           ...swapFix(step, steps, context),
         ],
@@ -91,10 +106,10 @@ const comingDown: Rule = (reviewed) => {
       rule: 'left-high',
       severity: 'warn',
       stepId: last.id,
-      message: `“${last.exercise.name}” ends at its top, and nothing is sung after it.`,
+      values: { name: last.exercise.name },
       fixes: [
         {
-          label: 'Come home in the same step',
+          said: { code: 'fix.come-home' },
           patch: { op: 'set', stepId: last.id, settings: { travel: 'rise-return' } },
         },
       ],
@@ -104,7 +119,7 @@ const comingDown: Rule = (reviewed) => {
       rule: 'nothing-comes-down',
       severity: 'warn',
       stepId: peak.id,
-      message: `Nothing comes down after the top of “${peak.exercise.name}”.`,
+      values: { name: peak.exercise.name },
       fixes: coolFix(reviewed),
     });
   const isHeavy = sung.some(({ exercise }) => exercise.load >= FIGURES.heavyPeakLoad);
@@ -112,7 +127,6 @@ const comingDown: Rule = (reviewed) => {
     said.push({
       rule: 'no-cool-down',
       severity: 'warn',
-      message: 'There is heavy work, and no cool-down at the end.',
       fixes: coolFix(reviewed),
     });
   return said;
@@ -128,8 +142,8 @@ const earlyPeak: Rule = ({ sung, laid, context }) => {
       rule: 'early-peak',
       severity: 'note',
       stepId: peak.id,
-      message: `“${peak.exercise.name}” is the heaviest work, and it comes in the first third.`,
-      fixes: [{ label: 'Move it towards the end', patch: { op: 'move', stepId: peak.id, to } }],
+      values: { name: peak.exercise.name },
+      fixes: [{ said: { code: 'fix.move-late' }, patch: { op: 'move', stepId: peak.id, to } }],
     },
   ];
 };
@@ -147,7 +161,7 @@ const sameAgain: Rule = ({ steps }) =>
         rule: 'same-purpose',
         severity: 'note',
         stepId: step.id,
-        message: `Three steps in a row serve ${goal.replaceAll('-', ' ')}.`,
+        values: { goal: { word: goal, of: 'goal' } },
         fixes: [removeFix(step.id)],
       },
     ];
@@ -160,7 +174,7 @@ const twice: Rule = ({ steps }) =>
       rule: 'twice-the-same',
       severity: 'note' as const,
       stepId: id,
-      message: `“${exercise.name}” is there twice.`,
+      values: { name: exercise.name },
       fixes: [removeFix(id)],
     }));
 
@@ -176,7 +190,7 @@ const keyJumps: Rule = ({ sung }) =>
         rule: 'key-jump',
         severity: 'note',
         stepId: step.id,
-        message: `The key jumps ${String(Math.abs(to - from))} semitones to “${step.exercise.name}”.`,
+        values: { count: Math.abs(to - from), name: step.exercise.name },
       },
     ];
   });
@@ -191,8 +205,8 @@ const order: Rule = ({ steps }) =>
         rule: 'out-of-order',
         severity: 'note',
         stepId: step.id,
-        message: `“${step.exercise.name}” usually comes before “${before.exercise.name}”.`,
-        fixes: [{ label: 'Put it where it belongs', patch: { op: 'move', stepId: step.id, to: sorted } }],
+        values: { name: step.exercise.name, before: before.exercise.name },
+        fixes: [{ said: { code: 'fix.put-in-order' }, patch: { op: 'move', stepId: step.id, to: sorted } }],
       },
     ];
   });

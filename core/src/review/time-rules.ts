@@ -1,26 +1,31 @@
 import { isOlderVoice, servesGoals } from '../day/index.ts';
 import { isSungWork } from '../shelf/index.ts';
-import { strongest } from '../voice/index.ts';
+import { strongest, strongestName } from '../voice/index.ts';
 import { loadAgainst, weightedMinutes } from '../past/index.ts';
-import { exerciseFor } from './find-relative.ts';
+import type { StatementValue } from '../statement.ts';
+import { addFix, exerciseFor } from './find-relative.ts';
 import type { Fix, Reviewed, Rule, Said } from './finding.types.ts';
-import { minutesOf } from './minute-rules.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
 
-/** Seconds of occluded work that are wanted, and why so many. */
-function occludedWanted({ context, laid }: Reviewed): { readonly seconds: number; readonly why: string } {
+/** Seconds of occluded work that are wanted, and what of the day or the voice wants so many. */
+function occludedWanted({ context, laid }: Reviewed): {
+  readonly seconds: number;
+  readonly why: Readonly<Record<string, StatementValue>>;
+} {
   const budgetSeconds = Math.min(laid.seconds, context.minutes * 60);
   const sungSeconds = laid.steps
     .filter(({ exercise }) => isSungWork(exercise))
     .reduce((sum, { seconds }) => sum + seconds, 0);
   const byDay = strongest(context.conditions, 'occluded');
-  if (byDay?.of === 'sung') return { seconds: sungSeconds * FIGURES.occludedShareRecovering, why: byDay.why };
+  const name = strongestName(context.conditions, 'occluded');
+  const day = name && { condition: { word: name, of: 'condition' as const }, context: 'day' };
+  if (byDay?.of === 'sung') return { seconds: sungSeconds * FIGURES.occludedShareRecovering, why: { ...day } };
   if (byDay || isOlderVoice(context))
     return {
       seconds: Math.min(FIGURES.occludedMinutesTiredOrOlder * 60, budgetSeconds * FIGURES.occludedShareTiredOrOlder),
-      why: byDay?.why ?? 'an older voice',
+      why: day ?? { context: 'older' },
     };
-  return { seconds: Math.min(FIGURES.occludedMinutes * 60, budgetSeconds * FIGURES.occludedShare), why: 'this voice' };
+  return { seconds: Math.min(FIGURES.occludedMinutes * 60, budgetSeconds * FIGURES.occludedShare), why: {} };
 }
 
 const occluded: Rule = (reviewed) => {
@@ -33,16 +38,14 @@ const occluded: Rule = (reviewed) => {
   if (has >= wanted - FIGURES.occludedSlackSeconds) return [];
   const first = context.steps.findIndex(({ id }) => id === sung[0]?.id);
   const more = exerciseFor(context, 0, ({ stage }) => stage === 'occluded');
-  const fixes: readonly Fix[] = more
-    ? [{ label: `Add “${more.name}”`, patch: { op: 'add', exerciseId: more.id, at: Math.max(0, first) } }]
-    : [];
+  const fixes: readonly Fix[] = more ? [addFix(more, Math.max(0, first))] : [];
   const said: Said =
     has === 0
-      ? { rule: 'no-occluded', severity: 'warn', message: 'There is no occluded work.', fixes }
+      ? { rule: 'no-occluded', severity: 'warn', fixes }
       : {
           rule: 'little-occluded',
           severity: 'warn',
-          message: `${minutesOf(has)} of occluded work; ${why} wants ${minutesOf(wanted)}.`,
+          values: { has: { seconds: has }, wanted: { seconds: wanted }, ...why },
           fixes,
         };
   return [said];
@@ -57,7 +60,7 @@ const load: Rule = ({ context: { history = {} }, steps }) => {
     {
       rule: 'load-above-usual',
       severity: 'warn',
-      message: `With this the week comes to ${share.toFixed(1)} times the usual${mark === 'light-day' ? '; a light day would be wise' : ''}.`,
+      values: { share: { decimal: share }, ...(mark === 'light-day' && { context: 'light-day' }) },
     },
   ];
 };
@@ -67,7 +70,7 @@ const news: Rule = ({ context: { history = {}, known, kind }, steps }) => {
   const hasNew = steps.some(({ exercise }) => !known.has(exercise.id));
   const stale: readonly Said[] =
     daysSinceAnythingNew >= FIGURES.nothingNewDays && !hasNew && steps.length > 0 && servesGoals(kind)
-      ? [{ rule: 'nothing-new', severity: 'note', message: 'Nothing has been new for four weeks.' }]
+      ? [{ rule: 'nothing-new', severity: 'note' }]
       : [];
   return [
     ...stale,
@@ -77,7 +80,7 @@ const news: Rule = ({ context: { history = {}, known, kind }, steps }) => {
         rule: 'stuck',
         severity: 'note',
         stepId: id,
-        message: `“${exercise.name}” has never gone well at this setting, and it is still the same.`,
+        values: { name: exercise.name },
       })),
   ];
 };

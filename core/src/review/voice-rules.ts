@@ -1,7 +1,8 @@
 import { USUAL_RULES } from '../limits/index.ts';
+import { problemStatement } from '../day/index.ts';
 import { isForVoice } from '../shelf/index.ts';
-import { dayIs, strongest } from '../voice/index.ts';
-import { writeNote } from '../pitch/index.ts';
+import { wordsOf } from '../statement.ts';
+import { dayIs } from '../voice/index.ts';
 import { removeFix, swapFix } from './find-relative.ts';
 import { ownStartFixes } from './own-start.ts';
 import type { Fix, ReviewContext, Rule, Said } from './finding.types.ts';
@@ -36,7 +37,7 @@ const problems: Rule = (reviewed) => {
     const back: readonly Fix[] = cleared
       ? [
           {
-            label: 'Back to what the voice proposes',
+            said: { code: 'fix.back-to-voice' },
             patch: {
               op: 'set',
               stepId: id,
@@ -51,7 +52,7 @@ const problems: Rule = (reviewed) => {
         rule: isCaution ? 'caution' : 'cannot-be-sung',
         severity: isCaution ? 'stop' : 'warn',
         stepId: id,
-        message: `${exercise.name}: ${problem.message}`,
+        values: { name: exercise.name, problem: problemStatement(problem) },
         fixes: [...ownStartFixes(step, reviewed), ...back, ...swapFix({ id, exercise }, steps, context), removeFix(id)],
       },
     ];
@@ -65,16 +66,15 @@ const ownTop: Rule = ({ steps }) =>
         rule === 'override' && 'delta' in effect && (side === 'ceiling' ? effect.delta > 0 : effect.delta < 0),
     );
     if (!raised) return [];
-    const end = raised.side === 'ceiling' ? 'top' : 'bottom';
     return [
       {
         rule: 'over-todays-limit',
         severity: 'warn',
         stepId: id,
-        message: `The ${end} of “${exercise.name}” is set by hand to ${writeNote(raised.result)}, past today’s limit.`,
+        values: { name: exercise.name, note: { note: raised.result }, context: raised.side },
         fixes: [
           {
-            label: 'Back to today’s limit',
+            said: { code: 'fix.back-to-limit' },
             patch: { op: 'set', stepId: id, settings: {}, clear: [raised.side, `${raised.side}Rule`] },
           },
         ],
@@ -94,9 +94,12 @@ const needs: Rule = ({ steps, context }) =>
         rule: 'needs-first',
         severity: 'warn',
         stepId: id,
-        message: `“${exercise.name}” wants “${first.name}” before it.`,
+        values: { name: exercise.name, first: first.name },
         fixes: [
-          { label: `Add “${first.name}” before it`, patch: { op: 'add', exerciseId: first.id, at } },
+          {
+            said: { code: 'fix.add-before', values: { name: first.name } },
+            patch: { op: 'add', exerciseId: first.id, at },
+          },
           ...swapFix({ id, exercise }, steps, context),
         ],
       },
@@ -104,11 +107,14 @@ const needs: Rule = ({ steps, context }) =>
   });
 
 /** Why there is no grit here today; `null` where there may be. */
-function whyNoGrit({ conditions, history, rules = USUAL_RULES }: ReviewContext, isWarm: boolean): string | null {
-  if (dayIs(conditions, 'grit-rests')) return `on ${strongest(conditions, 'occluded')?.why ?? 'such a day'}`;
+function whyNoGrit(
+  { conditions, history, rules = USUAL_RULES }: ReviewContext,
+  isWarm: boolean,
+): 'day' | 'again-today' | 'too-soon' | 'not-warm' | null {
+  if (dayIs(conditions, 'grit-rests')) return 'day';
   if ((history?.daysSinceGrit ?? Infinity) < rules.grit.everyDays)
-    return history?.daysSinceGrit === 0 ? 'for the second time today' : 'again before the voice had its day of rest';
-  return isWarm ? null : 'before the middle of the voice is warm';
+    return history?.daysSinceGrit === 0 ? 'again-today' : 'too-soon';
+  return isWarm ? null : 'not-warm';
 }
 
 const grit: Rule = ({ steps, context }) =>
@@ -127,7 +133,14 @@ const grit: Rule = ({ steps, context }) =>
         rule: 'grit',
         severity: 'stop',
         stepId: id,
-        message: `“${exercise.name}” is grit ${why}.`,
+        values: {
+          name: exercise.name,
+          context: why,
+          conditions: wordsOf(
+            'condition',
+            context.conditions.filter((one) => one !== 'fresh'),
+          ),
+        },
         fixes: [...swapFix({ id, exercise }, steps, context), removeFix(id)],
       },
     ];
@@ -140,7 +153,7 @@ const otherVoices: Rule = ({ steps, context }) =>
       rule: 'other-voices',
       severity: 'warn' as const,
       stepId: id,
-      message: `“${exercise.name}” is for other voices.`,
+      values: { name: exercise.name },
       fixes: swapFix({ id, exercise }, steps, context),
     }));
 
@@ -155,7 +168,7 @@ const fastBreaths: Rule = ({ steps }) =>
         rule: 'fast-breaths',
         severity: 'warn',
         stepId: id,
-        message: `Quick breaths follow quick breaths at “${exercise.name}”, without a rest between.`,
+        values: { name: exercise.name },
         fixes: [removeFix(id)],
       },
     ];

@@ -1,9 +1,8 @@
 import { isCloseToPerformance, isGentle, servesGoals } from '../day/index.ts';
 import { isSounding } from '../pattern/index.ts';
-import { writeNote } from '../pitch/index.ts';
 import { isForVoice } from '../shelf/index.ts';
 import { daysBetween } from '../voice/index.ts';
-import { exerciseFor, placeBeforeCoolDown, removeFix, swapFix } from './find-relative.ts';
+import { addFix, exerciseFor, placeBeforeCoolDown, removeFix, swapFix } from './find-relative.ts';
 import type { Rule, Said } from './finding.types.ts';
 import { REVIEW_FIGURES as FIGURES } from './review.data.ts';
 
@@ -14,15 +13,12 @@ const measurement: Rule = ({ context: { voice, now }, steps }) => {
           {
             rule: 'estimated',
             severity: 'note',
-            message: 'The range is an estimate; a range check takes three minutes.',
           },
         ]
       : [];
   const days = daysBetween(voice.measured.date, now.slice(0, 10));
   const most = voice.type === 'changing' ? FIGURES.checkDaysChanging : FIGURES.checkDays;
-  return days <= most
-    ? []
-    : [{ rule: 'old-check', severity: 'note', message: `The last range check is ${String(days)} days old.` }];
+  return days <= most ? [] : [{ rule: 'old-check', severity: 'note', values: { count: days } }];
 };
 
 const performance: Rule = ({ steps, context }) => {
@@ -36,7 +32,7 @@ const performance: Rule = ({ steps, context }) => {
           rule: 'extends-before-performance',
           severity: 'warn',
           stepId: id,
-          message: `“${exercise.name}” extends the range; that rests close to a performance.`,
+          values: { name: exercise.name },
           fixes,
         },
       ];
@@ -46,7 +42,7 @@ const performance: Rule = ({ steps, context }) => {
         rule: 'new-before-performance',
         severity: 'warn',
         stepId: id,
-        message: `“${exercise.name}” is new; close to a performance nothing new is begun.`,
+        values: { name: exercise.name },
         fixes: [removeFix(id)],
       },
     ];
@@ -61,7 +57,7 @@ const song: Rule = ({ laid, sung, context: { song: demands, kind } }) => {
     said.push({
       rule: 'song-top',
       severity: 'note',
-      message: `The song goes to ${writeNote(highest)}; the routine ends at ${writeNote(laid.highest ?? highest)}.`,
+      values: { top: { note: highest }, highest: { note: laid.highest ?? highest } },
     });
   const fastest = Math.max(
     0,
@@ -75,7 +71,7 @@ const song: Rule = ({ laid, sung, context: { song: demands, kind } }) => {
     said.push({
       rule: 'song-run',
       severity: 'note',
-      message: `The song runs at ${fastestNotesPerSecond.toFixed(1)} notes a second; the fastest here is ${fastest.toFixed(1)}.`,
+      values: { song: { decimal: fastestNotesPerSecond }, fastest: { decimal: fastest } },
     });
   return said;
 };
@@ -100,8 +96,8 @@ const goals: Rule = ({ steps, sung, context }) => {
           rule: 'goal-untouched',
           about: goal,
           severity: 'note',
-          message: `Nothing here serves the goal ${goal.replaceAll('-', ' ')}.`,
-          fixes: serving ? [{ label: `Add “${serving.name}”`, patch: { op: 'add', exerciseId: serving.id, at } }] : [],
+          values: { goal: { word: goal, of: 'goal' } },
+          fixes: serving ? [addFix(serving, at)] : [],
         },
       ];
     });

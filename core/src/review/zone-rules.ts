@@ -1,7 +1,6 @@
 import { isSounding } from '../pattern/index.ts';
 import { isHeavyAt, isLoudAt } from '../shelf/index.ts';
 import type { AvoidZone } from '../voice/index.ts';
-import { writeInterval, writeNote } from '../pitch/index.ts';
 import type { LaidStep } from '../routine/index.ts';
 import { removeFix } from './find-relative.ts';
 import type { Rule, Said } from './finding.types.ts';
@@ -33,8 +32,6 @@ function touches({ laid, exercise }: LaidStep, zone: AvoidZone): boolean {
   );
 }
 
-const ZONE_WORDS = { 'not-held': 'holds', 'not-loud': 'sings loudly on', 'not-heavy': 'takes the heavy register into' };
-
 const zones: Rule = ({ steps, context }) =>
   context.voice.avoid.flatMap((zone) => {
     const { kind, low, high } = zone;
@@ -46,9 +43,12 @@ const zones: Rule = ({ steps, context }) =>
         about: `${String(low)}-${String(high)}-${kind}`,
         severity: 'warn',
         stepId: id,
-        message: `“${exercise.name}” ${ZONE_WORDS[kind]} ${writeInterval(zone)}, which is on file as a zone to keep off.`,
+        values: { name: exercise.name, zone: { interval: { low, high } }, context: kind },
         fixes: [
-          { label: `Stop under ${writeNote(low)}`, patch: { op: 'set', stepId: id, settings: { ceiling: low - 1 } } },
+          {
+            said: { code: 'fix.stop-under', values: { note: { note: low } } },
+            patch: { op: 'set', stepId: id, settings: { ceiling: low - 1 } },
+          },
         ],
       }));
   });
@@ -64,7 +64,7 @@ const glides: Rule = ({ sung, context }) =>
         rule: 'glide-over-gap',
         severity: 'note',
         stepId: id,
-        message: `“${exercise.name}” glides through ${passed.map(writeInterval).join(' and ')}, which this voice does not hold; it may jump or go silent there.`,
+        values: { name: exercise.name, gaps: passed.map(({ low, high }) => ({ interval: { low, high } })) },
       },
     ];
   });
@@ -79,7 +79,11 @@ const movedGlides: Rule = ({ sung }) =>
         rule: 'glide-moved',
         severity: 'note',
         stepId: id,
-        message: `“${exercise.name}” glides ${writeInterval({ low: lowest, high: highest })} instead of ${writeInterval(from)}, clear of what is never sounded.`,
+        values: {
+          name: exercise.name,
+          glide: { interval: { low: lowest, high: highest } },
+          instead: { interval: { low: from.low, high: from.high } },
+        },
         fixes: [removeFix(id)],
       },
     ];

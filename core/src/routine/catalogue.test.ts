@@ -56,7 +56,6 @@ test.each(
         }
         continue;
       }
-      expect(step.problem.message.length).toBeGreaterThan(10);
       const instead = relativeThatFits(exercise, exercises, ({ id }) => !lay(id).problem);
       expect([exercise.id, conditions, step.problem.code, instead === null]).toEqual([
         exercise.id,

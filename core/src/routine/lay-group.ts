@@ -1,3 +1,4 @@
+import type { StepProblem } from '../day/index.ts';
 import { commonKeys, type CommonKeys, type GroupSinger } from '../ladder/index.ts';
 import { formatPattern, type Pattern } from '../pattern/index.ts';
 import { patternOfWork, type Exercise } from '../shelf/index.ts';
@@ -22,12 +23,12 @@ export interface GroupStep {
   /** The text of the smaller shape, where one would give enough keys. */
   readonly smaller?: string;
   /** Who rests in this step, and why. */
-  readonly resting: readonly { readonly id: string; readonly reason: string }[];
+  readonly resting: readonly { readonly id: string; readonly reason: StepProblem }[];
 }
 
 /** Why a singer rests in a step: the day or a caution leaves it out; a pattern that is too wide may still be cut. */
-function restsBecause({ problem, limits }: LaidStep): string | null {
-  return problem && (!limits || limits.conflict) ? problem.message : null;
+function restsBecause({ problem, limits }: LaidStep): StepProblem | null {
+  return problem && (!limits || limits.conflict) ? problem : null;
 }
 
 function singerOf({ id, context }: GroupMember, { limits }: LaidStep): readonly GroupSinger[] {

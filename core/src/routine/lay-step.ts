@@ -1,10 +1,11 @@
 import { type StepProblem, asTaught, leftOutToday, turnedSiren } from '../day/index.ts';
-import { SoftLarkError, LadderError } from '../errors.ts';
+import { LadderError } from '../errors.ts';
 import { buildSiren } from '../ladder/index.ts';
 import {
   limitByRule,
   resolveLimits,
   USUAL_RULES,
+  type LimitCode,
   type LimitContext,
   type LimitRule,
   type Limits,
@@ -20,6 +21,7 @@ import {
   type SirenWork,
   type Work,
 } from '../shelf/index.ts';
+import type { Statement } from '../statement.ts';
 import { courseOf } from '../still/index.ts';
 import { neverSounded, voiceOf } from '../voice/index.ts';
 import { glideOf } from './glide-of.ts';
@@ -39,15 +41,15 @@ type Outcome = Pick<
 const SILENT = { workSeconds: 0, voicedSeconds: 0, lowest: null, highest: null };
 
 function problemOf(cause: unknown): StepProblem {
-  if (!(cause instanceof SoftLarkError)) throw cause;
-  const { code, message, remedy } = cause;
-  return { code, message, remedy, ...(cause instanceof LadderError && { nearest: cause.nearest }) };
+  if (!(cause instanceof LadderError)) throw cause;
+  const { code, values, nearest } = cause;
+  return { code, values, nearest };
 }
 
-/** An end of a step that stands over the rules, and the words of the rule it comes from, where it is none by hand. */
+/** An end of a step that stands over the rules, and the rule it comes from, where it is none by hand. */
 interface OwnEnd {
   readonly note: number;
-  readonly label?: string;
+  readonly said?: Statement<LimitCode>;
 }
 
 function overrideOf(
@@ -57,7 +59,7 @@ function overrideOf(
   return {
     ...(low && { floor: low.note }),
     ...(high && { ceiling: high.note }),
-    rules: { ...(low && low.label && { floor: low.label }), ...(high && high.label && { ceiling: high.label }) },
+    rules: { ...(low && low.said && { floor: low.said }), ...(high && high.said && { ceiling: high.said }) },
   };
 }
 
@@ -155,8 +157,7 @@ function crossed(work: Work, limits: Limits): StepProblem | null {
   const [low, high] = limits.conflict;
   return {
     code: 'LIMITS_CROSS',
-    message: `Nothing is left between the floor (${low.label}) and the ceiling (${high.label}).`,
-    remedy: 'Change one of the two, or leave the step out today.',
+    values: { floor: low.said, ceiling: high.said },
     nearest: { setting: 'pattern', value: narrowerText(work, limits) },
   };
 }
@@ -193,11 +194,7 @@ function workOut(exercise: Exercise, settings: StepSettings, context: RoutineCon
   }
 }
 
-const NO_KEY_LEFT: StepProblem = {
-  code: 'NO_KEY_LEFT',
-  message: 'Every key of this step is left out, by hand or because it would sound a note that is never sounded.',
-  remedy: 'Put a key back, change the start or the step, or take another exercise.',
-};
+const NO_KEY_LEFT: StepProblem = { code: 'NO_KEY_LEFT' };
 
 /** Whether a laid step is sung in keys or glides, and so counts for what comes after it. */
 export function isSung({ laid }: Pick<LaidStep, 'laid'>): boolean {

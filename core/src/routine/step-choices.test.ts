@@ -1,4 +1,5 @@
 import { contextOf, exercises } from '../testing/routine-context.ts';
+import type { LimitCode } from '../limits/index.ts';
 import { keys } from '../testing/ladders.ts';
 import type { VoiceFile } from '../voice/index.ts';
 import { layRoutine, routineStepSchema, type LaidStep, type RoutineContext, type StepSettings } from './index.ts';
@@ -29,29 +30,17 @@ test.each<[string, StepSettings, string]>([
   expect(keys(first)).toBe(start);
 });
 
-test.each<[string, StepSettings, Partial<RoutineContext>, number | undefined, string | undefined]>([
-  [
-    'two under the bridge',
-    { ceilingRule: { from: 'bridge', by: -2 } },
-    {},
-    62,
-    'set by the teacher: 2 under the bridge',
-  ],
+test.each<[string, StepSettings, Partial<RoutineContext>, number | undefined, LimitCode | undefined]>([
+  ['two under the bridge', { ceilingRule: { from: 'bridge', by: -2 } }, {}, 62, 'limit.by-rule'],
   ['the comfortable top less three', { ceilingRule: { from: 'comfortable', by: -3 } }, {}, 73, undefined],
-  [
-    'the top of chest',
-    { ceilingRule: { from: 'chest-top', by: 0 } },
-    {},
-    undefined,
-    'set by the teacher: the top of chest',
-  ],
+  ['the top of chest', { ceilingRule: { from: 'chest-top', by: 0 } }, {}, undefined, 'limit.by-rule'],
   ['the song’s top', { ceilingRule: { from: 'song', by: 1 } }, { songRange: { low: 60, high: 71 } }, 72, undefined],
-  ['a note stands over it', { ceiling: 70, ceilingRule: { from: 'bridge', by: -2 } }, {}, 70, 'set by the teacher'],
-])('its top by rule: %s', (_, settings, change, ceiling, label) => {
+  ['a note stands over it', { ceiling: 70, ceilingRule: { from: 'bridge', by: -2 } }, {}, 70, 'limit.by-hand'],
+])('its top by rule: %s', (_, settings, change, ceiling, code) => {
   const { limits } = layOut(settings, change);
   const entry = limits?.entries.find(({ side, rule }) => side === 'ceiling' && rule === 'override');
   if (ceiling !== undefined) expect(limits?.ceiling).toBe(ceiling);
-  if (label !== undefined) expect(entry?.label).toBe(label);
+  if (code !== undefined) expect(entry?.said.code).toBe(code);
   expect(limits?.floor).toBe(plain.limits?.floor);
 });
 
@@ -148,7 +137,7 @@ test('what an exercise says of its ends, its second time and who sounds holds in
   const laid = layOut({}, { exercises: shelf });
   // It takes away and never adds.
   expect(laid.limits).toMatchObject({ ceiling: 69, floor: plain.limits?.floor });
-  expect(laid.limits?.entries.at(-1)?.label).not.toMatch(/comfortable/);
+  expect(laid.limits?.entries.at(-1)?.said.values?.['anchor']).toEqual({ word: 'bridge-ceiling', of: 'anchor' });
   expect(ladderIn(laid)?.ladder.rungs.some(({ pass }) => pass === 2)).toBe(true);
   expect(ladderIn(laid)?.ways.every(({ help }) => help === 'together')).toBe(true);
   expect(ladderIn(laid)?.input.tempoStep).toBe(2);

@@ -31,9 +31,9 @@ export interface ShorterDay {
 export interface ConditionRow {
   readonly effects: readonly DayEffect[];
   /** The ceiling is lower by so many semitones: the reference, and between what a teacher may set it. */
-  readonly lower?: { readonly usual: number; readonly least: number; readonly most: number; readonly label: string };
+  readonly lower?: { readonly usual: number; readonly least: number; readonly most: number };
   /** Occluded work the review wants: a share of what is sung, or of a few minutes as for older voices. */
-  readonly occluded?: { readonly of: 'sung' | 'minutes'; readonly why: string };
+  readonly occluded?: { readonly of: 'sung' | 'minutes' };
   /** The plan a draft follows. */
   readonly plan?: 'tired' | 'recovering';
   readonly length?: ShorterDay;
@@ -42,19 +42,19 @@ export interface ConditionRow {
 export const CONDITION_TABLE = {
   recovering: {
     effects: ['worn', 'short-breath', 'heavy-work-rests', 'asks-recovery'],
-    lower: { usual: 3, least: 1, most: 9, label: 'Recovering: ceiling lower by' },
-    occluded: { of: 'sung', why: 'a voice that comes back' },
+    lower: { usual: 3, least: 1, most: 9 },
+    occluded: { of: 'sung' },
     plan: 'recovering',
   },
   tired: {
     effects: ['worn', 'led-down', 'little-resistance', 'grit-rests'],
-    lower: { usual: 2, least: 1, most: 7, label: 'Tired today: ceiling lower by' },
-    occluded: { of: 'minutes', why: 'a tired voice' },
+    lower: { usual: 2, least: 1, most: 7 },
+    occluded: { of: 'minutes' },
     plan: 'tired',
   },
   heavy: {
     effects: ['low'],
-    lower: { usual: 2, least: 1, most: 7, label: 'Heavy today: ceiling lower by' },
+    lower: { usual: 2, least: 1, most: 7 },
   },
   fresh: { effects: ['rested'] },
 } as const satisfies Record<string, ConditionRow>;

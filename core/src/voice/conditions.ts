@@ -36,8 +36,13 @@ export function strongest<K extends keyof ConditionRow>(
   conditions: readonly Condition[],
   what: K,
 ): ConditionRow[K] | undefined {
-  const name = STRONGEST_FIRST.find((one) => conditions.includes(one) && ROWS[one][what] !== undefined);
+  const name = strongestName(conditions, what);
   return name && ROWS[name][what];
+}
+
+/** The strongest condition of a day that says something of this; nothing where none does. */
+export function strongestName(conditions: readonly Condition[], what: keyof ConditionRow): Condition | undefined {
+  return STRONGEST_FIRST.find((one) => conditions.includes(one) && ROWS[one][what] !== undefined);
 }
 
 /** Conditions as they are chosen, one more or one less: what is rested stands alone, the others combine. */

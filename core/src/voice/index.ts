@@ -1,5 +1,14 @@
 export { CAUTIONS, type Caution } from './cautions.data.ts';
-export { BURDENS, CONDITIONS, conditionRow, dayIs, isRested, strongest, toggledCondition } from './conditions.ts';
+export {
+  BURDENS,
+  CONDITIONS,
+  conditionRow,
+  dayIs,
+  isRested,
+  strongest,
+  strongestName,
+  toggledCondition,
+} from './conditions.ts';
 export { type Burden, type Condition, type ShorterDay } from './conditions.data.ts';
 export { beltEvidence, type BeltEvidence, type BeltKey } from './belt-evidence.ts';
 export { dayHints, type DayHint } from './day-hints.ts';

@@ -42,7 +42,8 @@ const RETRY_AFTER: Readonly<Record<number, string>> = { 429: '60', 503: '3' };
 
 function asProblem(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
-  if (error instanceof SoftLarkError) return new Problem(422, error.code, error.message, { remedy: error.remedy });
+  if (error instanceof SoftLarkError)
+    return new Problem(422, error.code, error.message, { remedy: error.remedy, values: error.values });
   const fault = databaseFault(error);
   if (fault) return FAULT_PROBLEMS[fault]();
   const status = error instanceof HttpException ? error.getStatus() : Number(field(error, 'status') ?? 500);

@@ -1,3 +1,5 @@
+import type { SoftLarkError } from '@soft-lark/core';
+
 /** One field that was refused: its path in the request body, and why. */
 export interface FieldProblem {
   readonly field: string;
@@ -11,6 +13,8 @@ export const MOST_FAULTS = 20;
 export interface ProblemExtras {
   readonly remedy?: string;
   readonly errors?: readonly FieldProblem[];
+  /** What a page that speaks by code fills into its own sentence. */
+  readonly values?: SoftLarkError['values'];
   /** What is stored now, where a stale write was refused. */
   readonly current?: object;
 }

@@ -7,6 +7,8 @@ import {
   reviewRoutine,
   shippedExercises,
   type DraftContext,
+  type Statement,
+  type StatementValue,
 } from '@soft-lark/core';
 import { DEMO_STUDENTS } from './tern-lock.data.ts';
 
@@ -23,6 +25,17 @@ const DAYS: readonly (readonly [string, Partial<DraftContext>])[] = [
   ['ten minutes, a plain day', { minutes: 10 }],
   ['six minutes, tired', { minutes: 6, conditions: ['tired'] }],
 ];
+
+/** A statement by its code, with what stands in it. */
+function codeText({ code, values = {} }: Statement): string {
+  return [code, ...Object.values(values).map(valueText)].join(' ');
+}
+
+function valueText(value: StatementValue): string {
+  if (typeof value !== 'object') return String(value);
+  if (Array.isArray(value)) return value.map(valueText).join(' and ');
+  return 'word' in value ? value.word : JSON.stringify(value);
+}
 
 function written(): string {
   const lines: string[] = [];
@@ -45,11 +58,11 @@ function written(): string {
       for (const [index, { exercise, lowest, highest, seconds: long }] of laid.steps.entries()) {
         const span = lowest === null || highest === null ? '' : `${note(lowest)} to ${note(highest)}`;
         lines.push(
-          `  ${minutes(long).padStart(5)}  ${exercise.stage.padEnd(10)} ${exercise.name.padEnd(34)} ${span.padEnd(12)} ${steps[index]?.reason ?? ''}`.trimEnd(),
+          `  ${minutes(long).padStart(5)}  ${exercise.stage.padEnd(10)} ${exercise.name.padEnd(34)} ${span.padEnd(12)} ${(steps[index]?.reasons ?? []).map(codeText).join('; ')}`.trimEnd(),
         );
       }
-      for (const { severity, message } of reviewRoutine({ ...context, steps, minutes: context.minutes }))
-        lines.push(`  ${severity}: ${message}`);
+      for (const { severity, rule, values } of reviewRoutine({ ...context, steps, minutes: context.minutes }))
+        lines.push(`  ${severity}: ${codeText({ code: rule, values })}`);
       lines.push('');
     }
   return lines.join('\n');

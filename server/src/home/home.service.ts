@@ -91,7 +91,7 @@ export class HomeService {
       known: new Set(known),
       breathOff: dizzyOn === date,
       holdsOff: dizzyOn !== undefined && (voice.holdsOnSince ?? '') <= dizzyOn,
-      rules: changeRules(voice.rules ?? {}, 'this student', changeRules(rules, 'the studio')),
+      rules: changeRules(voice.rules ?? {}, 'student', changeRules(rules, 'studio')),
       approach: { ...approach, ...voice.approach },
       ownOverlays,
       now: this.clock.now().toISOString(),

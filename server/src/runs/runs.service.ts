@@ -174,7 +174,7 @@ export class RunsService {
   async beltEvidence(studioId: string, studentId: string): Promise<BeltEvidenceDto> {
     const { voice } = await this.students.get(studioId, studentId);
     const { timeZone, rules } = await this.studios.settings(studioId);
-    const table = changeRules(voice.rules ?? {}, 'this student', changeRules(rules, 'the studio'));
+    const table = changeRules(voice.rules ?? {}, 'student', changeRules(rules, 'studio'));
     const ceiling = beltTopOf(voiceOf(voice), table)?.note ?? null;
     if (ceiling === null) return { ceiling, easyDays: [], hardDays: [], isEnough: false };
     const keys = (await this.scope.query(

@@ -135,10 +135,10 @@ export class StudentsService {
 
   private async check(studioId: string, voices: readonly VoiceFile[]): Promise<void> {
     const { timeZone, rules } = await this.studios.settings(studioId);
-    const ofStudio = changeRules(rules, 'the studio');
+    const ofStudio = changeRules(rules, 'studio');
     for (const voice of voices) {
       checkVoiceFile(voice, this.clock.today(timeZone).date);
-      changeRules(voice.rules ?? {}, 'this student', ofStudio);
+      changeRules(voice.rules ?? {}, 'student', ofStudio);
     }
   }
 

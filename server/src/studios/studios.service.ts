@@ -57,7 +57,7 @@ export class StudiosService {
   /** Changes the studio's settings; a rule table that makes no sense is refused with its row. */
   async change(studioId: string, { version, ...wanted }: StudioDto): Promise<StudioDto> {
     this.checkTimeZone(wanted.timeZone);
-    changeRules(wanted.rules, 'the studio');
+    changeRules(wanted.rules, 'studio');
     const { affected } = await this.studios.update({ id: studioId, version }, { ...wanted, version: version + 1 });
     const current = await this.settings(studioId);
     if (affected === 0) throw staleWrite('studio', current);

@@ -39,7 +39,7 @@ export function useStudioAnswers(): StudioFigures | undefined {
 
 /** The rule table of one student: the studio's figures over the reference, the student's over those. */
 export function rulesFor(studio: Pick<StudioAnswers, 'rules'> | undefined, { voice }: Student): RuleTable {
-  return changeRules(voice.rules ?? {}, 'this student', changeRules(studio?.rules ?? {}, 'the studio'));
+  return changeRules(voice.rules ?? {}, 'student', changeRules(studio?.rules ?? {}, 'studio'));
 }
 
 /** The approach of one student: the studio's answers, the student's own over those. */

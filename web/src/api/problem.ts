@@ -1,8 +1,12 @@
+import type { Statement } from '@soft-lark/core';
+
 /** A refusal of the server, as `application/problem+json` says it. */
 export class ApiProblem extends Error {
   readonly status: number;
   readonly code: string;
   readonly remedy: string;
+  /** What stands in the sentence of the code, where the page says it in its own words. */
+  readonly values: NonNullable<Statement['values']>;
   readonly errors: readonly { readonly field: string; readonly message: string }[];
   /** What is stored now, where a stale write was refused. */
   readonly current: unknown;
@@ -13,6 +17,7 @@ export class ApiProblem extends Error {
     this.status = status;
     this.code = typeof body['code'] === 'string' ? body['code'] : 'UNKNOWN';
     this.remedy = typeof body['remedy'] === 'string' ? body['remedy'] : '';
+    this.values = (body['values'] ?? {}) as NonNullable<Statement['values']>;
     this.errors = Array.isArray(body['errors']) ? (body['errors'] as { field: string; message: string }[]) : [];
     this.current = body['current'];
   }

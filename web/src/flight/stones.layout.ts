@@ -1,5 +1,6 @@
 import { keyName, keysOf, type Ladder, type RunKey, type SkippedKey } from '@soft-lark/core';
 import { writeNote } from '../text/note-names.ts';
+import { say } from '../text/say.ts';
 
 /** One key as a stepping stone. */
 export interface Stone {
@@ -127,5 +128,5 @@ export function layRunStones(keys: readonly RunKey[], width: number, height: num
 
 /** Reasons of the left-out keys, each said once. */
 export function skippedReasons(skipped: readonly SkippedKey[]): readonly string[] {
-  return [...new Set(skipped.map(({ reason }) => reason))];
+  return [...new Set(skipped.map(({ reason }) => say(reason)))];
 }

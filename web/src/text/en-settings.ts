@@ -151,7 +151,6 @@ export const settings = {
     exercises: 'exercises',
     days: 'days',
   },
-  theStudio: 'the studio',
   asStudio: 'as the studio: {{answer}}',
   account: {
     password: 'Password',

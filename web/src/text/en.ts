@@ -10,6 +10,8 @@ import { course } from './en-course.ts';
 import { piano } from './en-piano.ts';
 import { sound } from './en-sound.ts';
 import { ruleNames } from './en-rules.ts';
+import { said } from './en-said.ts';
+import { words } from './en-words.ts';
 import { approach, settings } from './en-settings.ts';
 import { shelf } from './en-shelf.ts';
 import { students } from './en-students.ts';
@@ -300,6 +302,8 @@ export const en = {
   groups,
   keySheet,
   settings,
+  said,
   terms,
+  words,
   errors: { BAD_NOTE: 'Not a note.' },
 } as const;

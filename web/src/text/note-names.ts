@@ -21,12 +21,3 @@ export function writeNote(midi: number): string {
 export function readNote(text: string): number {
   return readNoteIn(text, naming);
 }
-
-/** Notes as the core writes them in its sentences. */
-const NOTE_IN_A_SENTENCE = /\b[A-G][♯♭]?-?\d\b/g;
-
-/** A sentence of the core with its notes as this studio writes them. */
-export function sentence(text: string): string {
-  if (naming.scheme === SCIENTIFIC.scheme) return text;
-  return text.replace(NOTE_IN_A_SENTENCE, (name) => writeNote(readNoteIn(name, SCIENTIFIC)));
-}

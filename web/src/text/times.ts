@@ -17,7 +17,7 @@ export function setStudioTime(chosen: StudioTime): void {
 }
 
 /** The browser's own form of the language that is spoken here, such as British English. */
-function locale(): string {
+export function locale(): string {
   return navigator.languages.find((name) => name.split('-')[0] === text.language) ?? text.language;
 }
 

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { dayText } from '../text/times.ts';
 import type { TermName } from '../text/en-terms.ts';
 import { writeNote } from '../text/note-names.ts';
+import { say } from '../text/say.ts';
 import { Term } from './term.tsx';
 import classes from './ledger.module.css';
 
@@ -24,16 +25,22 @@ const TERMS: Partial<Record<LedgerEntry['rule'], TermName>> = {
   reach: 'reach',
 };
 
-function Label({ entry: { rule, label } }: { readonly entry: LedgerEntry }): ReactElement {
+function Label({ entry: { rule, said } }: { readonly entry: LedgerEntry }): ReactElement {
   const term = TERMS[rule];
+  const label = say(said);
   return term ? <Term name={term}>{label}</Term> : <>{label}</>;
 }
 
 function Lines({ entries }: { readonly entries: readonly LedgerEntry[] }): ReactElement {
+  const { t } = useTranslation();
   return (
     <ol className={classes['lines']}>
       {entries.map((entry, index) => (
-        <li key={`${entry.rule}-${String(index)}`} title={entry.source} data-last={index === entries.length - 1}>
+        <li
+          key={`${entry.rule}-${String(index)}`}
+          title={t(`said.lineSource.${entry.source}`)}
+          data-last={index === entries.length - 1}
+        >
           <span>
             <Label entry={entry} />
             {entry.date && ` ${dayText(entry.date)}`}

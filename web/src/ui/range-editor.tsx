@@ -1,18 +1,16 @@
 import { Button, Table } from '@mantine/core';
 import {
-  CHANGING_STAGES,
   RANGE_NAMES,
   RANGE_ROWS,
   ruleFigure,
-  type ChangingStage,
   type ReferenceName,
   type RuleChanges,
   type RuleRow,
   type RuleTable,
 } from '@soft-lark/core';
-import type { TFunction } from 'i18next';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { referenceText, ruleRowText } from '../text/say.ts';
 import { NoteField } from './note-field.tsx';
 import classes from './ui.module.css';
 
@@ -40,16 +38,6 @@ function without(changes: RuleChanges, rows: readonly RuleRow[]): RuleChanges {
 }
 
 /** What a row of the table is called; voices and stages have their word already. */
-function wordFor(name: ReferenceName, t: TFunction): string {
-  if (name === 'treble to 6' || name === 'treble to 9' || name === 'treble to 12')
-    return t(`settings.ranges.trebles.${name}`);
-  return isChangingStage(name) ? t(`stagesOfChange.${name}`) : t(`voices.${name}`);
-}
-
-function isChangingStage(name: ReferenceName): name is ChangingStage {
-  return CHANGING_STAGES.some((stage) => stage === name);
-}
-
 /** The reference ranges: what a voice starts from before anything was measured, a row a voice. */
 export function RangeEditor({ changes, below, onChange, names = RANGE_NAMES }: RangeEditorProps): ReactElement {
   const { t } = useTranslation();
@@ -70,7 +58,7 @@ export function RangeEditor({ changes, below, onChange, names = RANGE_NAMES }: R
           const isOwn = rows.some(({ path }) => changes[path] !== undefined);
           return (
             <Table.Tr key={name} data-own={isOwn}>
-              <Table.Td>{wordFor(name, t)}</Table.Td>
+              <Table.Td>{referenceText(name)}</Table.Td>
               {PARTS.map(({ part }) => {
                 const row = rows.find(({ path }) => path.endsWith(part));
                 return (
@@ -78,7 +66,7 @@ export function RangeEditor({ changes, below, onChange, names = RANGE_NAMES }: R
                     {row && (
                       <NoteField
                         label=""
-                        name={row.label}
+                        name={ruleRowText(row.path)}
                         value={changes[row.path] ?? ruleFigure(below, row.path)}
                         onChange={(note) => {
                           if (typeof note === 'number') onChange({ ...changes, [row.path]: note });

@@ -2,6 +2,7 @@ import { Button, NumberInput } from '@mantine/core';
 import { RULE_ROWS, ruleFigure, type RuleChanges, type RuleGroup, type RuleRow, type RuleTable } from '@soft-lark/core';
 import { useId, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { ruleRowText } from '../text/say.ts';
 import { NoteField } from './note-field.tsx';
 import { writeNote } from '../text/note-names.ts';
 import classes from './rule-editor.module.css';
@@ -21,8 +22,9 @@ interface RuleFieldProps {
 }
 
 /** A figure out of bounds stays as typed and says so. */
-function RuleField({ row: { unit, label, min, max }, value, onSet }: RuleFieldProps): ReactElement {
+function RuleField({ row: { path, unit, min, max }, value, onSet }: RuleFieldProps): ReactElement {
   const { t } = useTranslation();
+  const label = ruleRowText(path);
   if (unit === 'note') {
     return (
       <NoteField
@@ -67,7 +69,7 @@ function RuleLine({ row, changes, below, onChange }: RuleEditorProps & { readonl
   const own = changes[row.path];
   return (
     <li data-own={own !== undefined}>
-      <span>{row.label}</span>
+      <span>{ruleRowText(row.path)}</span>
       <RuleField
         row={row}
         value={own ?? usual}
@@ -76,7 +78,7 @@ function RuleLine({ row, changes, below, onChange }: RuleEditorProps & { readonl
         }}
       />
       <small>{t(`settings.units.${row.unit}`)}</small>
-      <small>{below.changed?.[row.path] ?? row.source ?? below.source}</small>
+      <small>{t(`said.lineSource.${below.changed?.[row.path] ?? row.source ?? 'reference'}`)}</small>
       {own !== undefined && (
         <Button
           size="xs"

@@ -118,7 +118,7 @@ const context = (change: Partial<LimitContext> = {}): LimitContext => ({
 });
 
 test('the ledger tells line by line why a limit is where it is, and whose figure it was', async () => {
-  const studio = changeRules({ 'margin.usual': 2 }, 'the studio');
+  const studio = changeRules({ 'margin.usual': 2 }, 'studio');
   const given = context({ conditions: ['tired'], rules: studio });
   const limits = resolveLimits(given);
   draw(<Ledger limits={limits} context={given} />);

@@ -8,7 +8,8 @@ import { v7 } from 'uuid';
 import { dayContext, ofKind, useStudioAnswers } from '../../api/lay.ts';
 import { addRoutine, stepsOf } from '../../api/routines.queries.ts';
 import { studentsQuery, studentTodayQuery } from '../../api/students.queries.ts';
-import { sentence, writeNote } from '../../text/note-names.ts';
+import { writeNote } from '../../text/note-names.ts';
+import { say } from '../../text/say.ts';
 import { useShown } from '../../shell/use-shown.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import type { EditedRoutine } from './bench.reducer.ts';
@@ -51,7 +52,7 @@ function Became({
       <span>
         {word}
         {became === 'placed-anew' && from && to && ` ${span(from)} → ${span(to)}`}
-        {reason && <small> {sentence(reason)}</small>}
+        {reason && <small> {say(reason)}</small>}
       </span>
     </li>
   );

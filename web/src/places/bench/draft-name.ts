@@ -1,4 +1,5 @@
 import { dayIs, purposeOf, type RoutineContext, type RoutineKind, type RoutineStep } from '@soft-lark/core';
+import { goalText } from '../../text/say.ts';
 import type { TFunction } from 'i18next';
 
 /**
@@ -14,7 +15,7 @@ export function draftName(
 ): string | undefined {
   if (dayIs(conditions, 'heavy-work-rests')) return t('bench.purpose.gentle');
   const work = steps.flatMap(({ exerciseId }) => exercises.get(exerciseId) ?? []);
-  const [first, second] = purposeOf(work, voice.goals).map((goal) => goal.replaceAll('-', ' '));
+  const [first, second] = purposeOf(work, voice.goals).map(goalText);
   if (first === undefined) return undefined;
   const goals = second === undefined ? first : t('bench.and', { first, second });
   return t(`bench.purpose.${kind}`, { goals: goals.charAt(0).toUpperCase() + goals.slice(1) });

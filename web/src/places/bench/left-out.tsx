@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import type { Exercise, Missing, PassedOver } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { sentence } from '../../text/note-names.ts';
+import { say, sayMissing } from '../../text/say.ts';
 import classes from './bench-panel.module.css';
 
 interface LeftOutProps {
@@ -15,11 +15,14 @@ export function MissingList({ missing }: { readonly missing: readonly Missing[] 
   if (missing.length === 0) return null;
   return (
     <section className={classes['missing']} role="status">
-      {missing.map(({ message, remedy }) => (
-        <p key={message}>
-          <b>{sentence(message)}</b> {sentence(remedy)}
-        </p>
-      ))}
+      {missing.map((one) => {
+        const { message, remedy } = sayMissing(one);
+        return (
+          <p key={message}>
+            <b>{message}</b> {remedy}
+          </p>
+        );
+      })}
     </section>
   );
 }
@@ -45,7 +48,7 @@ export function LeftOut({ leftOut, shelf }: LeftOutProps): ReactElement | null {
         <ul className={classes['leftOut']} aria-label={t('bench.think.leftOutList')}>
           {leftOut.map(({ exerciseId, reason }) => (
             <li key={exerciseId} data-exercise={shelf.get(exerciseId)?.name}>
-              {sentence(reason)}
+              {say(reason)}
             </li>
           ))}
         </ul>

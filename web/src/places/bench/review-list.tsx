@@ -3,7 +3,7 @@ import type { Finding, Fix } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Mute } from '../../api/mutes.queries.ts';
-import { sentence } from '../../text/note-names.ts';
+import { say, sayFinding } from '../../text/say.ts';
 import { WithTerms } from '../../ui/with-terms.tsx';
 import { MuteForm } from './mute-form.tsx';
 import { MutedList } from './muted-list.tsx';
@@ -31,25 +31,25 @@ function FindingRow({
   const { t } = useTranslation();
   const [isWhy, setWhy] = useState(false);
   const [isMuting, setMuting] = useState(false);
-  const { severity, message, fixes, source, stepId, rule } = finding;
+  const { severity, fixes, stepId, rule } = finding;
   // Cautions are never muted.
   const mutable = rule === 'caution' || rule === 'grit' ? null : rule;
   return (
     <li data-severity={severity} data-here={stepId === chosenId}>
       <p>
-        <b>{t(`bench.think.severity.${severity}`)}</b> <WithTerms>{sentence(message)}</WithTerms>
+        <b>{t(`bench.think.severity.${severity}`)}</b> <WithTerms>{sayFinding(finding)}</WithTerms>
       </p>
-      {isWhy && <p className={classes['source']}>{source}</p>}
+      {isWhy && <p className={classes['source']}>{t(`said.source.${rule}`)}</p>}
       <Group gap={6}>
         {fixes.map((fix) => (
           <Button
-            key={fix.label}
+            key={say(fix.said)}
             size="xs"
             onClick={() => {
               onFix(fix);
             }}
           >
-            {sentence(fix.label)}
+            {say(fix.said)}
           </Button>
         ))}
         {stepId !== undefined && stepId !== chosenId && (

@@ -15,7 +15,7 @@ import { StepProblem } from './step-problem.tsx';
 import { StepStones } from './step-stones.tsx';
 import { StepWords } from './step-words.tsx';
 import { StepSettingsRow } from './step-settings-row.tsx';
-import { sentence, writeNote } from '../../text/note-names.ts';
+import { writeNote } from '../../text/note-names.ts';
 import classes from './bench.module.css';
 
 /** What is sung, in a line; on a shared screen without the reason why a key is left out. */
@@ -25,7 +25,7 @@ function subtitle(step: LaidStep, isShared: boolean, t: TFunction): string {
     const skipped = step.laid?.kind === 'pattern' ? step.laid.ladder.skipped : [];
     const out =
       skipped.length > 0
-        ? ` · ${t('bench.keysOut', { count: skipped.length })}. ${isShared ? '' : sentence(skippedReasons(skipped).join(' '))}`
+        ? ` · ${t('bench.keysOut', { count: skipped.length })}. ${isShared ? '' : skippedReasons(skipped).join(' ')}`
         : '';
     return `${work.pattern} ${t('bench.onWord', { syllables: work.syllables.replace('*', '') })}${out}`;
   }

@@ -2,7 +2,8 @@ import { Button, Group } from '@mantine/core';
 import type { LaidStep, StepProblem as Problem } from '@soft-lark/core';
 import type { Dispatch, ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { sentence, writeNote } from '../../text/note-names.ts';
+import { writeNote } from '../../text/note-names.ts';
+import { sayProblem } from '../../text/say.ts';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
 import type { BenchAction } from './bench.reducer.ts';
 import classes from './bench.module.css';
@@ -50,11 +51,12 @@ export function StepProblem({ step, act }: StepProblemProps): ReactElement | nul
   const [isShared] = useSharedScreen();
   const { problem } = step;
   if (!problem) return null;
+  const { message, remedy } = sayProblem(problem);
   return (
     <div className={classes['problem']} role="alert">
       <b>{t('bench.problem')}</b>
-      {!isShared && <p>{sentence(problem.message)}</p>}
-      {!isShared && <p>{sentence(problem.remedy)}</p>}
+      {!isShared && <p>{message}</p>}
+      {!isShared && <p>{remedy}</p>}
       <Group>
         <Mend step={step} problem={problem} act={act} />
       </Group>

@@ -2,13 +2,14 @@ import { Button } from '@mantine/core';
 import type { DraftedStep, Exercise, LaidStep } from '@soft-lark/core';
 import { memo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { say, saySentence } from '../../text/say.ts';
 import { WithTerms } from '../../ui/with-terms.tsx';
 import classes from './bench-panel.module.css';
 
 interface StepReasonsProps {
   readonly step: LaidStep;
   /** What the draft said of it, if it came from one. */
-  readonly said: Pick<DraftedStep, 'exerciseId' | 'reason' | 'passedOver'> | undefined;
+  readonly said: Pick<DraftedStep, 'exerciseId' | 'reasons' | 'passedOver'> | undefined;
   readonly shelf: ReadonlyMap<string, Exercise>;
 }
 
@@ -27,7 +28,7 @@ function Drafted({ step, said, shelf }: Pick<StepReasonsProps, 'step' | 'said' |
   return (
     <div className={classes['drafted']}>
       <p>
-        <WithTerms>{said.reason}</WithTerms>
+        <WithTerms>{saySentence(said.reasons)}</WithTerms>
       </p>
       {said.passedOver.length > 0 && (
         <Button
@@ -45,7 +46,7 @@ function Drafted({ step, said, shelf }: Pick<StepReasonsProps, 'step' | 'said' |
         <ul>
           {said.passedOver.map(({ exerciseId, reason }) => (
             <li key={exerciseId}>
-              <b>{shelf.get(exerciseId)?.name}</b> {reason}
+              <b>{shelf.get(exerciseId)?.name}</b> {say(reason)}
             </li>
           ))}
         </ul>

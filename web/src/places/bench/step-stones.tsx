@@ -5,7 +5,8 @@ import type { Dispatch, ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { layStones, type Stone } from '../../flight/stones.layout.ts';
 import { Stones } from '../../flight/stones.tsx';
-import { sentence, writeNote } from '../../text/note-names.ts';
+import { writeNote } from '../../text/note-names.ts';
+import { say } from '../../text/say.ts';
 import { clockText } from '../../text/times.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
@@ -37,12 +38,7 @@ export function StepStones({ step, act }: StepStonesProps): ReactElement | null 
       clockText(startsAt),
       t(`bench.legs.${leg}`),
     ]),
-    ...ladder.skipped.map(({ tonic, reason }) => [
-      keyName(tonic),
-      t('bench.leftOut'),
-      '',
-      isShared ? '' : sentence(reason),
-    ]),
+    ...ladder.skipped.map(({ tonic, reason }) => [keyName(tonic), t('bench.leftOut'), '', isShared ? '' : say(reason)]),
   ];
   const pressWords = ({ tonic, isStruck }: Stone): string | null => {
     if (struck.includes(tonic)) return t('bench.hand.putBack', { note: writeNote(tonic) });

@@ -14,7 +14,7 @@ import { runQuery, latestRunsQuery } from '../../api/runs.queries.ts';
 import { draftBeside } from '../../workers/draft.ts';
 
 /** What a draft said of its steps, by the id of the step. */
-type DraftReasons = ReadonlyMap<string, Pick<DraftedStep, 'exerciseId' | 'reason' | 'passedOver'>>;
+type DraftReasons = ReadonlyMap<string, Pick<DraftedStep, 'exerciseId' | 'reasons' | 'passedOver'>>;
 
 export interface Drafting {
   /** Drafts round the steps that are pinned; each time another. */

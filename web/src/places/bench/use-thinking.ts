@@ -25,6 +25,7 @@ import {
   type Dispatch,
 } from 'react';
 import { useTranslation } from 'react-i18next';
+import { say } from '../../text/say.ts';
 import { useSearchParams } from 'react-router';
 import { useRoutineContext } from '../../api/lay.ts';
 import { mutesQuery, type Mute } from '../../api/mutes.queries.ts';
@@ -200,11 +201,11 @@ export function useThinking(
       });
     },
     draft,
-    fix: ({ label, patch }) => {
+    fix: ({ said, patch }) => {
       const isOver = onTheBench.laid.seconds > minutes * 60;
       const fit = (): readonly RoutineStep[] => (isOver ? fittedSteps(steps, minutes * 60, context) : fitted(minutes));
       const worked = patch.op === 'fit' ? ({ op: 'steps', steps: fit() } as const) : patch;
-      act({ type: 'patch', what: label, patches: [worked] });
+      act({ type: 'patch', what: say(said), patches: [worked] });
     },
   };
 }

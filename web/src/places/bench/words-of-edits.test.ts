@@ -101,8 +101,7 @@ test('a step is marked with the gravest thing the review says of it', () => {
     id: `${stepId ?? ''}${severity}`,
     rule: 'load-jump',
     severity,
-    message: '',
-    source: '',
+    values: {},
     fixes: [],
     ...(stepId !== undefined && { stepId }),
   });

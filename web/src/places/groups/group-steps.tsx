@@ -3,7 +3,8 @@ import type { GroupStep } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Student } from '../../api/students.queries.ts';
-import { sentence, writeNote } from '../../text/note-names.ts';
+import { writeNote } from '../../text/note-names.ts';
+import { sayProblem } from '../../text/say.ts';
 import classes from './groups.module.css';
 
 interface GroupStepsProps {
@@ -34,7 +35,8 @@ function keysText(tonics: readonly number[]): string {
 function Part({ step, member }: { readonly step: GroupStep; readonly member: Student }): ReactElement {
   const { t } = useTranslation();
   const rests = step.resting.find(({ id }) => id === member.id);
-  if (rests) return <span className={classes['rests']}>{t('groups.rests', { why: sentence(rests.reason) })}</span>;
+  if (rests)
+    return <span className={classes['rests']}>{t('groups.rests', { why: sayProblem(rests.reason).message })}</span>;
   const { common, pattern } = step;
   const octave = common?.octaveOf[member.id] ?? 0;
   if (!common || !pattern)

@@ -8,6 +8,7 @@ import { useTranslation } from 'react-i18next';
 import { historyQuery } from '../../api/history.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { dayText, timeText, weekdayText } from '../../text/times.ts';
+import { decimalText } from '../../text/numbers.ts';
 import { fileName, saveFile } from '../../ui/save-file.ts';
 import { calendarOf } from './calendar-file.ts';
 import type { SheetProps } from './use-laid-for.ts';
@@ -25,7 +26,7 @@ function Finding({ finding }: { readonly finding: PracticeFinding }): ReactEleme
     const [first, second] = finding.times.map(timeText);
     return <>{t('handOut.plan.tooClose', { first, second, count: finding.leastGapHours })}</>;
   }
-  return <>{t(`handOut.plan.tooMuch.${finding.mark}`, { share: finding.share.toFixed(1) })}</>;
+  return <>{t(`handOut.plan.tooMuch.${finding.mark}`, { share: decimalText(finding.share) })}</>;
 }
 
 /** How often and when a student practises a routine, held against what the voice is used to, as entries of a calendar. */

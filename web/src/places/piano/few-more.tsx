@@ -2,7 +2,7 @@ import { UnstyledButton } from '@mantine/core';
 import { fewMore, type RunState } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { sentence } from '../../text/note-names.ts';
+import { say } from '../../text/say.ts';
 import { keyOf, useKeyChoice } from '../../ui/use-keys.ts';
 import { FEW_MORE } from './use-run-keys.ts';
 import type { Running } from './use-run.ts';
@@ -40,7 +40,7 @@ export function FewMore({
               onPointerUp={letGo}
               onClick={() => {
                 if (found?.canBe) running.thenHome(more);
-                else setRefused({ moment, reason: found ? sentence(found.reason) : '' });
+                else setRefused({ moment, reason: found ? say(found.reason) : '' });
               }}
             >
               {more}

@@ -10,7 +10,8 @@ import { studentsQuery, type Student } from '../../api/students.queries.ts';
 import { useNow } from '../../ui/clock.ts';
 import { clockText } from '../../text/times.ts';
 import { Shape } from '../../ui/shape.tsx';
-import { sentence, writeNote } from '../../text/note-names.ts';
+import { writeNote } from '../../text/note-names.ts';
+import { errorText, sayFinding } from '../../text/say.ts';
 import { answerChangesBeside } from '../../workers/answers.ts';
 import classes from './settings.module.css';
 
@@ -72,9 +73,9 @@ function useAltered(edited: AnswersPreviewProps): UseQueryResult<readonly Altere
 
 function StepLine({ change }: { readonly change: StepChange }): ReactElement {
   const { t } = useTranslation();
-  const { name, travel, keys, top, seconds, cuesGone, cuesNew, leftOut, isBack } = change;
+  const { name, travel, keys, top, seconds, cuesGone, cuesNew, isOut, isBack } = change;
   const said = [
-    leftOut !== undefined && t('settings.preview.leftOut'),
+    isOut && t('settings.preview.leftOut'),
     isBack && t('settings.preview.back'),
     travel && `${t(`travels.${travel.from}` as 'travels.rise')} → ${t(`travels.${travel.to}` as 'travels.rise')}`,
     keys && t('settings.preview.keys', keys),
@@ -95,7 +96,7 @@ export function AnswersPreview(props: AnswersPreviewProps): ReactElement {
   const { t } = useTranslation();
   const { data: altered, error } = useAltered(props);
   // What is being typed is told quietly; whoever saves it all the same is told aloud.
-  if (error) return <p role="status">{error.message}</p>;
+  if (error) return <p role="status">{errorText(error)}</p>;
   if (!altered) return <Shape rows={2} />;
   return (
     <section className={classes['preview']} aria-label={t('settings.preview.title')}>
@@ -113,14 +114,14 @@ export function AnswersPreview(props: AnswersPreviewProps): ReactElement {
             {change.steps.map((step) => (
               <StepLine key={step.stepId} change={step} />
             ))}
-            {change.findingsNew.map(({ id, message }) => (
-              <li key={id}>
-                {t('settings.preview.findingNew')} {sentence(message)}
+            {change.findingsNew.map((finding) => (
+              <li key={finding.id}>
+                {t('settings.preview.findingNew')} {sayFinding(finding)}
               </li>
             ))}
-            {change.findingsGone.map(({ id, message }) => (
-              <li key={id}>
-                {t('settings.preview.findingGone')} {sentence(message)}
+            {change.findingsGone.map((finding) => (
+              <li key={finding.id}>
+                {t('settings.preview.findingGone')} {sayFinding(finding)}
               </li>
             ))}
           </ul>

@@ -4,6 +4,7 @@ import { IconTrash } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { goalText } from '../../text/say.ts';
 import { shelfQuery } from '../../api/shelf.queries.ts';
 import classes from './settings.module.css';
 
@@ -40,7 +41,7 @@ export function ReadyFields({ questions, onChange }: ReadyFieldsProps): ReactEle
               w={220}
               searchable
               label={t('settings.ready.goal')}
-              data={goals.map((value) => ({ value, label: value.replaceAll('-', ' ') }))}
+              data={goals.map((value) => ({ value, label: goalText(value) }))}
               value={goal}
               onChange={(chosen) => {
                 if (chosen) set(index, { goal: chosen });

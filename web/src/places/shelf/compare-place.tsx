@@ -17,7 +17,8 @@ import { Staff } from '../../flight/staff.tsx';
 import { clockText, momentText } from '../../text/times.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
-import { sentence, writeNote } from '../../text/note-names.ts';
+import { writeNote } from '../../text/note-names.ts';
+import { sayProblem } from '../../text/say.ts';
 import { useHear } from './use-hear.ts';
 import { firstTonic, usePlaced } from './use-placed.ts';
 import classes from './sheet.module.css';
@@ -42,7 +43,7 @@ function lines(exercise: ShelfExercise, placed: LaidStep | null, t: TFunction): 
       t('shelf.compareRows.sits'),
       isPlaced
         ? `${writeNote(placed.lowest)} – ${writeNote(placed.highest)}`
-        : sentence(placed?.problem?.message ?? '–'),
+        : ((placed?.problem && sayProblem(placed.problem).message) ?? '–'),
     ],
   ];
 }

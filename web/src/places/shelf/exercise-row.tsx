@@ -4,7 +4,8 @@ import { useTranslation } from 'react-i18next';
 import { Contour } from '../../flight/contour.tsx';
 import { clockText } from '../../text/times.ts';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
-import { sentence, writeNote } from '../../text/note-names.ts';
+import { writeNote } from '../../text/note-names.ts';
+import { sayProblem } from '../../text/say.ts';
 import classes from './shelf.module.css';
 
 interface ExerciseRowProps {
@@ -18,7 +19,7 @@ function PlacedText({ placed }: { readonly placed: LaidStep | null }): ReactElem
   if (!placed) return <span />;
   if (placed.problem)
     return (
-      <span className={classes['problem']}>{isShared ? t('bench.leftOut') : sentence(placed.problem.message)}</span>
+      <span className={classes['problem']}>{isShared ? t('bench.leftOut') : sayProblem(placed.problem).message}</span>
     );
   if (placed.lowest === null || placed.highest === null) return <span />;
   const keys =

@@ -1,5 +1,6 @@
 import { OBSTACLES, STAGES, type Exercise, type Obstacle } from '@soft-lark/core';
 import MiniSearch from 'minisearch';
+import { goalText } from '../../text/say.ts';
 import { SEARCH_WORDS, type SearchWords } from './search-words.data.ts';
 
 /** What a teacher writes when something stands in the way. */
@@ -50,7 +51,7 @@ function documentOf(exercise: Exercise): Readonly<Record<string, string>> {
     name,
     stage,
     why,
-    goals: goals.join(' ').replaceAll('-', ' '),
+    goals: goals.map(goalText).join(' '),
     kit: kit.join(' '),
     styles: styles.join(' '),
     cues: cues.map(({ text }) => text).join(' '),

@@ -2,6 +2,7 @@ import { spanOf, type Exercise } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
+import { goalText } from '../../text/say.ts';
 import type { Shelf } from '../../api/shelf.queries.ts';
 import { WithTerms } from '../../ui/with-terms.tsx';
 import classes from './sheet.module.css';
@@ -23,7 +24,7 @@ export function SheetFacts({ exercise, shelf }: { readonly exercise: Exercise; r
     ...(noise === 'normal' ? [] : [t(`shelf.noises.${noise}`)]),
     ...(resistance === undefined ? [] : [t('shelf.sheet.resistance', { resistance })]),
     ...kit,
-    ...goals.map((goal) => goal.replaceAll('-', ' ')),
+    ...goals.map(goalText),
     ...styles.map((style) => t(`styles.${style}`)),
     ...(voices.length === 0 ? [] : [voices.map((voice) => t(`voices.${voice}`)).join(', ')]),
   ];

@@ -10,7 +10,7 @@ import { clockText } from '../../text/times.ts';
 import { likeNeighbours } from '../../ui/like-neighbours.ts';
 import { LimitNote } from '../../ui/limit-note.tsx';
 import { useSharedScreen } from '../../ui/shared-screen.ts';
-import { sentence } from '../../text/note-names.ts';
+import { sayProblem } from '../../text/say.ts';
 import classes from './sheet.module.css';
 
 const HEIGHT = 136;
@@ -29,11 +29,11 @@ export function SheetPlace({ placed, name, shelf, place }: SheetPlaceProps): Rea
   const { ref, width } = useElementSize();
   if (!placed || name === undefined) return null;
   if (placed.problem) {
+    const { message, remedy } = sayProblem(placed.problem);
     const instead = relativeThatFits(placed.exercise, shelf, (other) => !place(other)?.problem);
     return (
       <p className={classes['problem']} role="note">
-        <b>{t('shelf.sheet.notFor', { name })}</b> {isShared ? t('bench.leftOut') : sentence(placed.problem.message)}{' '}
-        {!isShared && sentence(placed.problem.remedy)}{' '}
+        <b>{t('shelf.sheet.notFor', { name })}</b> {isShared ? t('bench.leftOut') : message} {!isShared && remedy}{' '}
         {instead && (
           <>
             {t('shelf.sheet.insteadOf')} <Link to={`/shelf/${instead.id}`}>{instead.name}</Link>

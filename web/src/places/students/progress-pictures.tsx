@@ -14,6 +14,7 @@ import {
 import type { StudentProgress } from '../../api/history.queries.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { shortDayText } from '../../text/times.ts';
+import { decimalText } from '../../text/numbers.ts';
 import { TICK, TIP } from '../../ui/chart-look.ts';
 
 const HEIGHT = 230;
@@ -128,7 +129,7 @@ export function LoadPicture({ weeks }: { readonly weeks: StudentProgress['weeks'
         <YAxis tick={TICK} stroke="var(--line)" width={46} allowDecimals={false} />
         <Tooltip
           {...TIP}
-          formatter={(value, name) => [Number(value).toFixed(0), name]}
+          formatter={(value, name) => [decimalText(Number(value), 0), name]}
           labelFormatter={(day) => (typeof day === 'string' ? shortDayText(day) : '')}
         />
         <Bar

@@ -8,6 +8,7 @@ import { useTranslation } from 'react-i18next';
 import { sessionQuery } from '../../api/session.queries.ts';
 import type { Student } from '../../api/students.queries.ts';
 import { dayText, timeText } from '../../text/times.ts';
+import { decimalText } from '../../text/numbers.ts';
 import { calendarText } from '../../ui/calendar.ts';
 import { fileName, saveFile } from '../../ui/save-file.ts';
 import { DayFields } from './day-fields.tsx';
@@ -44,7 +45,7 @@ function Finding({ finding, plan }: { readonly finding: DayFinding; readonly pla
     case 'LONG_GAP':
       return (
         <>
-          {t('students.day.findings.LONG_GAP', { kind: nameOf(finding.id), hours: (finding.minutes / 60).toFixed(1) })}
+          {t('students.day.findings.LONG_GAP', { kind: nameOf(finding.id), hours: decimalText(finding.minutes / 60) })}
         </>
       );
     case 'WOKEN_LATE':

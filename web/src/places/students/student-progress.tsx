@@ -9,6 +9,7 @@ import { shelfQuery } from '../../api/shelf.queries.ts';
 import type { Student } from '../../api/students.queries.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { dayText } from '../../text/times.ts';
+import { decimalText } from '../../text/numbers.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { fileName } from '../../ui/save-file.ts';
@@ -76,8 +77,8 @@ function useRows({
     ]),
     weeks: weeks.map(({ from, minutes, usual, mark }) => [
       dayText(from),
-      minutes.toFixed(1),
-      usual === undefined ? '–' : usual.toFixed(1),
+      decimalText(minutes),
+      usual === undefined ? '–' : decimalText(usual),
       mark === null ? '' : t(`students.progress.load.${mark}`),
     ]),
     notes: notes.map(({ midi, keys, marked }) => [
@@ -123,7 +124,7 @@ function Still({ weeks, student }: { readonly weeks: Weeks; readonly student: St
             <dt>{t(`stages.${stage}`)}</dt>
             <dd>
               <span style={{ width: `${String((100 * minutes) / total)}%` }} />
-              {minutes.toFixed(0)}
+              {decimalText(minutes, 0)}
             </dd>
           </div>
         ))}

@@ -32,7 +32,7 @@ export function StudentRules({ student }: { readonly student: Student }): ReactE
     },
     onError: () => void queries.invalidateQueries({ queryKey: studentTodayQuery(student.id).queryKey }),
   });
-  const studioRules = changeRules(studio?.rules ?? {}, t('settings.theStudio'));
+  const studioRules = changeRules(studio?.rules ?? {}, 'studio');
   const isChanged = approach !== before.approach || rules !== before.rules;
   return (
     <Stack gap="lg" pt="sm">

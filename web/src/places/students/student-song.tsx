@@ -4,12 +4,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
+import { goalText } from '../../text/say.ts';
 import { pieceOverVoice, songsQuery, type SongOverVoice } from '../../api/songs.queries.ts';
 import type { Student } from '../../api/students.queries.ts';
 import { useDraftFor } from '../../api/use-new-routine.ts';
 import { SongPicture } from '../../flight/song-picture.tsx';
 import { writeNote } from '../../text/note-names.ts';
 import { clockText } from '../../text/times.ts';
+import { decimalText } from '../../text/numbers.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import classes from './song.module.css';
@@ -162,7 +164,11 @@ function Found({ found, shift: chosen, onShift, onDraft, isPending }: FoundProps
       <PictureTable
         label={t('students.song.picture', { name: song.name })}
         head={[t('students.song.start'), t('students.song.note'), t('students.song.lasts')]}
-        rows={notes.map(({ midi, start, seconds }) => [clockText(start), writeNote(midi + shift), seconds.toFixed(1)])}
+        rows={notes.map(({ midi, start, seconds }) => [
+          clockText(start),
+          writeNote(midi + shift),
+          decimalText(seconds),
+        ])}
       >
         <SongPicture notes={notes} analysis={analysis} easy={easy} bridges={bridges} shift={shift} />
       </PictureTable>
@@ -179,9 +185,7 @@ function Found({ found, shift: chosen, onShift, onDraft, isPending }: FoundProps
             ))}
           </dl>
           {analysis.needs.length > 0 && (
-            <p>
-              {t('students.song.needs', { needs: analysis.needs.map((need) => need.replaceAll('-', ' ')).join(', ') })}
-            </p>
+            <p>{t('students.song.needs', { needs: analysis.needs.map(goalText).join(', ') })}</p>
           )}
         </section>
         <section>

@@ -2,6 +2,7 @@ import { beltTopOf, isTooYoungForBelt, referenceOf, resolveLimits, voiceOf, type
 import { useQuery } from '@tanstack/react-query';
 import type { ComponentProps, ReactElement, ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { goalText } from '../../text/say.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { Link } from 'react-router';
 import { historyQuery } from '../../api/history.queries.ts';
@@ -110,7 +111,7 @@ export function VoiceView({ today }: { readonly today: StudentToday }): ReactEle
           ) : (
             <ul className={classes['pills']}>
               {voice.goals.map((goal) => (
-                <li key={goal}>{goal.replaceAll('-', ' ')}</li>
+                <li key={goal}>{goalText(goal)}</li>
               ))}
             </ul>
           )}

@@ -1,0 +1,21 @@
+import { draft, missing, missingRemedy, not } from './en-said-draft.ts';
+import { key, limit, lineSource, problem, remedy, row, error } from './en-said-limits.ts';
+import { finding, fix, source } from './en-said-review.ts';
+
+/** Everything the core has to say, by its codes. */
+export const said = {
+  draft,
+  error,
+  finding,
+  fix,
+  key,
+  limit,
+  lineSource,
+  missing,
+  missingRemedy,
+  not,
+  problem,
+  remedy,
+  row,
+  source,
+};

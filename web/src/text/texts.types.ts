@@ -1,0 +1,3 @@
+/** A text for every code; beside it those for one, and for what a statement says of its case. */
+export type Texts<Code extends string> = Readonly<Record<Code, string>> &
+  Readonly<Partial<Record<`${Code}_${string}`, string>>>;
