@@ -10,7 +10,7 @@ export interface Word {
 
 /**
  * What stands in a statement. Names of exercises and plain figures stand as they are; what a reader has ways of one's
- * own to write says what it is: notes and intervals as MIDI numbers, times in seconds, shares from 0 to 1, decimals.
+ * own to write says what it is: notes and intervals as MIDI numbers, times in seconds, shares from 0 to 1, decimals, ISO days.
  */
 export type StatementValue =
   | string
@@ -20,6 +20,7 @@ export type StatementValue =
   | { readonly seconds: number }
   | { readonly share: number }
   | { readonly decimal: number }
+  | { readonly day: string }
   | Word
   | Statement
   | readonly StatementValue[];

@@ -1,6 +1,7 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
 import { ClockModule, SessionGuard } from './common/index.ts';
+import { AdviceModule } from './advice/index.ts';
 import { DatabaseModule } from './database/index.ts';
 import { DemoModule } from './demo/index.ts';
 import { ExercisesModule } from './exercises/index.ts';
@@ -35,6 +36,7 @@ export class AppModule {
         RoutinesModule,
         RunsModule,
         MutesModule,
+        AdviceModule,
         TemplatesModule,
         GroupsModule,
         RangeChecksModule,

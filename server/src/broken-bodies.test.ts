@@ -22,7 +22,17 @@ beforeAll(async () => {
   await teacher.call('post', `/students/${studentId}/locks`, { id: lockId, level: 'urgent' });
   const link = await teacher.call('post', `/students/${studentId}/home-links`, { id: v7(), weeks: 4 });
   const { token } = link.body as { token: string };
-  const own = ['lessonId', 'importId', 'muteId', 'songId', 'templateId', 'groupId', 'collectionId', 'runId'];
+  const own = [
+    'lessonId',
+    'importId',
+    'muteId',
+    'answerId',
+    'songId',
+    'templateId',
+    'groupId',
+    'collectionId',
+    'runId',
+  ];
   ids = {
     studentId,
     routineId,

@@ -40,6 +40,9 @@ beforeAll(async () => {
   await owner.call('put', `/collections/${collectionId}`, { version: 0, name: 'Secret Linnet', exercises: [] });
   const muteId = v7();
   await owner.call('post', '/mutes', { id: muteId, rule: 'key-jump', reason: 'Secret Linnet likes it' });
+  const answerId = v7();
+  const answer = { exerciseId: 'thirds', kind: 'ceiling', verdict: 'raise', answer: 'refused' };
+  await owner.call('post', `/students/${studentId}/advice`, { id: answerId, ...answer });
   const songId = v7();
   const song = { name: 'Secret Linnet', events: [{ midi: 60, beats: 1 }] };
   await owner.call('put', `/songs/${songId}`, { version: 0, song });
@@ -57,6 +60,7 @@ beforeAll(async () => {
     templateId,
     groupId,
     muteId,
+    answerId,
     songId,
     exerciseId: 'secret-linnet',
     importId,

@@ -106,6 +106,8 @@ describe('all that is kept of one student', () => {
     await call('post', `/students/${id}/locks`, { id: v7(), level: 'urgent' });
     await call('post', `/students/${id}/home-links`, { id: v7(), weeks: 2 });
     await call('post', '/mutes', { id: v7(), rule: 'key-jump', reason: 'on purpose', routineId });
+    const answer = { exerciseId: 'thirds', kind: 'ceiling', verdict: 'raise', answer: 'refused' };
+    await call('post', `/students/${id}/advice`, { id: v7(), ...answer });
     await call('put', `/runs/${v7()}`, run(id, [sungKey(60), sungKey(61)]));
     const exercise = { ...shippedExercises()[0], id: `own-${id}`, name: 'For one alone' };
     await call('put', `/exercises/${exercise.id}`, { version: 0, exercise, studentId: id });

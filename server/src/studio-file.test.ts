@@ -39,6 +39,11 @@ async function fill(teacher: Teacher): Promise<void> {
     ],
     ['put', `/collections/${v7()}`, { version: 0, name: 'Mornings', exercises: ['low-water-hum'] }],
     ['post', '/mutes', { id: v7(), rule: 'key-jump', reason: 'on purpose', routineId }],
+    [
+      'post',
+      `/students/${studentId}/advice`,
+      { id: v7(), exerciseId: 'thirds', kind: 'tempo', verdict: 'ease', answer: 'taken' },
+    ],
     ['put', `/songs/${v7()}`, { version: 0, song }],
     ['post', '/templates', { id: v7(), name: 'Short', kind: 'lesson', minutes: 5, steps: [], parts }],
     ['put', `/groups/${v7()}`, { version: 0, name: 'Two boats', members: [studentId] }],

@@ -1,1 +1,12 @@
 export { adviseStep, ADVICE_REASONS, type Advice, type AdvisedRun, type AdvisedSetting } from './advise-step.ts';
+export {
+  adviseLaidStep,
+  ADVICE_ANSWERS,
+  ADVISED_KINDS,
+  ANSWERED_VERDICTS,
+  type AdviceAnswer,
+  type AdvicePast,
+  type ExerciseRun,
+  type StepAdvice,
+} from './advise-laid-step.ts';
+export { lessonLines, type LessonLine, type LessonPast, type LineCode } from './lesson-lines.ts';

@@ -16,6 +16,7 @@ export const STUDENT_TABLES = {
   mute: `student_id = $2 or routine_id in ${ITS_ROUTINES}`,
   run: 'student_id = $2',
   run_key: 'run_id in (select id from run where studio_id = $1 and student_id = $2)',
+  advice_answer: 'student_id = $2',
   home_link: 'student_id = $2',
 } as const;
 export type StudentTable = keyof typeof STUDENT_TABLES;

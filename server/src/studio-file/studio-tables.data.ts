@@ -21,6 +21,7 @@ export const STUDIO_TABLES = [
   'range_check',
   'voice_lock',
   'mute',
+  'advice_answer',
 ] as const;
 export type StudioTable = (typeof STUDIO_TABLES)[number];
 

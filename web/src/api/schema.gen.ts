@@ -692,6 +692,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/{studentId}/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Advice_list"];
+        put?: never;
+        post: operations["Advice_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{studentId}/advice/{answerId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["Advice_takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/templates": {
         parameters: {
             query?: never;
@@ -1144,7 +1176,7 @@ export interface components {
         };
         StudioFileCountDto: {
             /** @enum {string} */
-            table: "singer_group" | "student" | "shelf_import" | "exercise" | "exercise_version" | "collection" | "song" | "template" | "group_member" | "lesson" | "routine" | "routine_version" | "day_condition" | "run" | "run_key" | "range_check" | "voice_lock" | "mute";
+            table: "singer_group" | "student" | "shelf_import" | "exercise" | "exercise_version" | "collection" | "song" | "template" | "group_member" | "lesson" | "routine" | "routine_version" | "day_condition" | "run" | "run_key" | "range_check" | "voice_lock" | "mute" | "advice_answer";
             inFile: number;
             here: number;
         };
@@ -1193,7 +1225,7 @@ export interface components {
         };
         RowsOfTableDto: {
             /** @enum {string} */
-            table: "student" | "lesson" | "day_condition" | "group_member" | "range_check" | "voice_lock" | "routine" | "routine_version" | "exercise" | "exercise_version" | "mute" | "run" | "run_key" | "home_link";
+            table: "student" | "lesson" | "day_condition" | "group_member" | "range_check" | "voice_lock" | "routine" | "routine_version" | "exercise" | "exercise_version" | "mute" | "run" | "run_key" | "advice_answer" | "home_link";
             count: number;
         };
         RemovedStudentDto: {
@@ -1493,6 +1525,30 @@ export interface components {
             studentId?: string;
             /** Format: uuid */
             routineId?: string;
+        };
+        AdviceAnswerDto: {
+            /** Format: uuid */
+            id: string;
+            exerciseId: string;
+            /** @enum {string} */
+            kind: "ceiling" | "tempo";
+            /** @enum {string} */
+            verdict: "raise" | "ease";
+            /** @enum {string} */
+            answer: "taken" | "refused";
+            /** Format: date */
+            date: string;
+        };
+        NewAdviceAnswerDto: {
+            /** Format: uuid */
+            id: string;
+            exerciseId: string;
+            /** @enum {string} */
+            kind: "ceiling" | "tempo";
+            /** @enum {string} */
+            verdict: "raise" | "ease";
+            /** @enum {string} */
+            answer: "taken" | "refused";
         };
         TemplateDto: {
             name: string;
@@ -4392,6 +4448,72 @@ export interface operations {
             header?: never;
             path: {
                 muteId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    Advice_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdviceAnswerDto"][];
+                };
+            };
+        };
+    };
+    Advice_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAdviceAnswerDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdviceAnswerDto"];
+                };
+            };
+        };
+    };
+    Advice_takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+                answerId: string;
             };
             cookie?: never;
         };

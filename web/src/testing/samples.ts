@@ -149,6 +149,7 @@ export function usualAnswers(): Answers {
     [`GET /api/students/${STUDENT}/today`]: today,
     [`GET /api/students/${STUDENT}/progress`]: { ranges: [], weeks: [], stages: [], stoodStill: [], notes: [] },
     [`GET /api/students/${STUDENT}/history`]: { stuck: [], ease: [], results: [], lastSung: [], runsOf: [] },
+    [`GET /api/students/${STUDENT}/advice`]: [],
     [`GET /api/students/${STUDENT}/range-checks`]: [],
     [`GET /api/students/${STUDENT}/locks`]: [],
     [`GET /api/students/${STUDENT}/belt-evidence`]: { ceiling: null, easyDays: [], hardDays: [], isEnough: false },

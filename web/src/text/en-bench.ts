@@ -133,13 +133,9 @@ export const bench = {
     ceiling: 'Top {{value}}.',
     tempo: '{{value}}.',
     take: 'Take it',
-    why: {
-      'good-runs': 'Easy up to here on {{days}}.',
-      strained: 'Strain on {{days}}.',
-      hard: 'Hard on {{days}}.',
-      blurred: 'Not clean on {{days}}.',
-      symptom: 'Pain or a cough on {{days}}: it stays as it is until you know why.',
-    },
+    refuse: 'Not now',
+    refused: 'Left as it is; a newer run may say so again.',
+    undo: 'Advise it again',
   },
   panel: {
     name: 'What the bench says',

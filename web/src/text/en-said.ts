@@ -1,15 +1,18 @@
+import { advice, line } from './en-said-advice.ts';
 import { draft, missing, missingRemedy, not } from './en-said-draft.ts';
 import { key, limit, lineSource, problem, remedy, row, error } from './en-said-limits.ts';
 import { finding, fix, source } from './en-said-review.ts';
 
 /** Everything the core has to say, by its codes. */
 export const said = {
+  advice,
   draft,
   error,
   finding,
   fix,
   key,
   limit,
+  line,
   lineSource,
   missing,
   missingRemedy,

@@ -294,6 +294,8 @@ export const students = {
       exercise_other: '{{count}} exercises made for this student',
       exercise_version_one: 'one version of it',
       exercise_version_other: '{{count}} versions of these',
+      advice_answer_one: 'one answer to advice',
+      advice_answer_other: '{{count}} answers to advice',
       mute_one: 'one muted rule',
       mute_other: '{{count}} muted rules',
       run_one: 'one run',

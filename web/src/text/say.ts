@@ -11,7 +11,7 @@ import type {
 import { text } from './i18n.ts';
 import { writeNote } from './note-names.ts';
 import { decimalText, listText, shareText } from './numbers.ts';
-import { clockText, locale } from './times.ts';
+import { clockText, dayText, locale } from './times.ts';
 
 /** The text at an address of the catalogue that is put together from a code. */
 function textAt(address: string, values: Readonly<Record<string, string | number>> = {}): string {
@@ -75,6 +75,7 @@ function valueText(value: StatementValue): string | number {
   if (isList(value)) return listText(value.map((one) => String(valueText(one))));
   if ('note' in value) return writeNote(value.note);
   if ('interval' in value) return intervalText(value.interval);
+  if ('day' in value) return dayText(value.day);
   if ('seconds' in value) return clockText(value.seconds);
   if ('share' in value) return shareText(value.share);
   if ('decimal' in value) return decimalText(value.decimal);

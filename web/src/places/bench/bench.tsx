@@ -2,6 +2,7 @@ import { Button, Group } from '@mantine/core';
 import { sungBefore, type Exercise } from '@soft-lark/core';
 import { useCallback, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
 import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
@@ -49,7 +50,11 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   const setCondition = useCondition(student.id);
   const now = useNow(600);
   const { steps } = routine;
-  const selection = useSelection(steps.map(({ id }) => id));
+  const [address] = useSearchParams();
+  const selection = useSelection(
+    steps.map(({ id }) => id),
+    address.get('step') ?? undefined,
+  );
   const { chosenId, choose } = selection;
   const acts = useOrderActs(steps, shelf, selection, act);
   const [isAdding, setAdding] = useState(false);

@@ -18,14 +18,18 @@ function between(all: readonly string[], from: string | undefined, to: string): 
   return all.slice(Math.min(a, b), Math.max(a, b) + 1);
 }
 
-/** Steps chosen on the bench, one or several. */
-export function useSelection(all: readonly string[]): Selection {
+/**
+ * Steps chosen on the bench, one or several.
+ *
+ * @param first the step that is shown to begin with
+ */
+export function useSelection(all: readonly string[], first?: string): Selection {
   const places = all.join(' ');
   const [state, setState] = useState<{
     readonly chosenId: string | undefined;
     readonly anchor: string | undefined;
     readonly ids: readonly string[];
-  }>({ chosenId: undefined, anchor: undefined, ids: [] });
+  }>({ chosenId: first, anchor: first, ids: [] });
   const choose = useCallback<Selection['choose']>(
     (stepId, reach = 'alone') => {
       setState(({ anchor, ids, chosenId }) => {

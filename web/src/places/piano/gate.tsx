@@ -24,9 +24,11 @@ import { useCondition } from '../../api/use-condition.ts';
 import { endRun, keepRun, type KeptRun } from '../../runs/run-store.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { loadPiano, wakePiano } from '../../sound/piano.ts';
+import { useShown } from '../../shell/use-shown.ts';
 import { useNow } from '../../ui/clock.ts';
 import { clockText, dayText, momentText } from '../../text/times.ts';
 import { WithTerms } from '../../ui/with-terms.tsx';
+import { LessonLines } from '../../ui/lesson-lines.tsx';
 import { GateQuestions, type Answers } from './gate-questions.tsx';
 import { LockPanel } from './lock-panel.tsx';
 import { todaysTop } from '../../flight/pitch-scale.ts';
@@ -107,6 +109,7 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
   const setCondition = useCondition(student.id);
   const locking = useLocking(student.id);
   const sentenceOf = useLockSentence();
+  const { isShared } = useShown();
   const [answers, setAnswers] = useState<Answers>({});
   const todaysDate = useQuery(sessionQuery).data?.today ?? '';
   const hasClearance = isCleared(student.voice.clearedOn, todaysDate);
@@ -216,6 +219,9 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
             answers={answers}
             onAnswer={answer}
           />
+          {!isShared && (
+            <LessonLines studentId={student.id} routineId={routine.id} steps={before.steps} context={context} />
+          )}
           <div className={classes['outcome']} aria-live="polite">
             {outcome?.open && (
               <Outcome

@@ -3,7 +3,7 @@ import { dayHints, type Exercise, type LaidRoutine } from '@soft-lark/core';
 import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { useLay } from '../../api/lay.ts';
+import { useLay, useRoutineContext } from '../../api/lay.ts';
 import type { LessonToday } from '../../api/students.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
 import { useDraftFor } from '../../api/use-new-routine.ts';
@@ -13,6 +13,7 @@ import { useShown } from '../../shell/use-shown.ts';
 import { ConditionPicker } from '../../ui/condition-picker.tsx';
 import { clockText, recentDayText, timeText } from '../../text/times.ts';
 import { KeyCap } from '../../ui/key-cap.tsx';
+import { LessonLines } from '../../ui/lesson-lines.tsx';
 import { LimitNote } from '../../ui/limit-note.tsx';
 import { writeNote } from '../../text/note-names.ts';
 import { RoutineChoice } from './routine-choice.tsx';
@@ -84,6 +85,7 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
     () => (routine ? lay(routine, lesson, exercises, now) : null),
     [routine, lesson, exercises, now, lay],
   );
+  const context = useRoutineContext(lesson, exercises, now, routine?.kind ?? 'lesson');
   const { voice } = student;
   const last = lastRun && {
     day: recentDayText(lastRun.startedAt, now),
@@ -115,6 +117,15 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
             {lesson.practised.ease !== null && ` · ${t(`piano.easeWords.${String(lesson.practised.ease) as '1'}`)}`}
             {lesson.practised.note !== '' && ` · “${lesson.practised.note}”`}
           </p>
+        )}
+        {routine && laid && !isShared && (
+          <LessonLines
+            studentId={student.id}
+            routineId={routine.id}
+            steps={laid.steps}
+            context={context}
+            isShort={!isNext}
+          />
         )}
         <small>
           {last ? t('today.lastRun', last) : t('today.neverRun')}

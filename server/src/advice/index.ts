@@ -1,0 +1,1 @@
+export { AdviceModule } from './advice.module.ts';
