@@ -28,6 +28,7 @@ const CORE_ROOMS = {
 const SERVER_FEATURES = [
   'studios',
   'studio-file',
+  'backups',
   'students',
   'range-checks',
   'gate',

@@ -139,7 +139,7 @@ test('the day’s condition, one tap on Today, is the same on the bench and the 
   await page.getByRole('link', { name: 'Barnaby Quill', exact: true }).click();
   await page.getByRole('button', { name: 'Heavy' }).click();
   await page.getByRole('button', { name: 'Tired', exact: true }).click();
-  await expect(page.getByText('tired, heavy today')).toBeVisible();
+  await expect(page.getByText('tired and heavy today')).toBeVisible();
   await page.getByRole('link', { name: 'Routines' }).click();
   await page.getByRole('link', { name: 'Slow water' }).click();
   await expect(page.getByRole('button', { name: 'Heavy' })).toHaveAttribute('aria-pressed', 'true');

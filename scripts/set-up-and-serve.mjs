@@ -1,5 +1,6 @@
 // Installs what is missing, builds what changed, starts a private database, fills the demo, serves, and stops it all again.
 import { createServer } from 'node:net';
+import { join } from 'node:path';
 import { end, isOver, onEnd } from './ending.mjs';
 import { freePort, startCluster } from './postgres.mjs';
 import { ensureBuilt, ensurePackages, project, SetUpError } from './run.mjs';
@@ -98,8 +99,12 @@ async function main() {
   await ensureBuilt(say);
   const port = await choosePort();
   const { url, watch: watchDatabase } = await database();
+  const settings = {
+    LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+    BACKUP_FOLDER: process.env.BACKUP_FOLDER ?? join(project, '.soft-lark/backups'),
+  };
   say('starting the server; the first time it fills the demo studio');
-  await serveOn({ databaseUrl: url, port, host: HOST, env: { LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' } });
+  await serveOn({ databaseUrl: url, port, host: HOST, env: settings });
   watchDatabase();
   say('ready');
   console.log(`\n  Open  http://${HOST}:${port}\n  Ctrl-C stops everything.\n`);

@@ -1,5 +1,6 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
+import { BackupsModule } from './backups/index.ts';
 import { ClockModule, SessionGuard } from './common/index.ts';
 import { AdviceModule } from './advice/index.ts';
 import { DatabaseModule } from './database/index.ts';
@@ -22,7 +23,7 @@ import { TemplatesModule } from './templates/index.ts';
 
 @Module({})
 export class AppModule {
-  static at(databaseUrl: string): DynamicModule {
+  static at(databaseUrl: string, backupFolder?: string): DynamicModule {
     return {
       module: AppModule,
       imports: [
@@ -30,6 +31,7 @@ export class AppModule {
         DatabaseModule.at(databaseUrl),
         StudiosModule,
         StudioFileModule,
+        BackupsModule.at(databaseUrl, backupFolder),
         StudentsModule,
         ExercisesModule,
         SongsModule,

@@ -33,6 +33,8 @@ export interface ServerSettings {
   readonly publicUrl?: string;
   readonly trustProxy?: string;
   readonly logLevel?: string;
+  /** Where nightly backups are kept; there are none without it. */
+  readonly backupFolder?: string;
 }
 
 function securityHeaders(isSecure: boolean): ReturnType<typeof helmet> {
@@ -108,11 +110,14 @@ function servePages(app: NestExpressApplication, folder: string): void {
  */
 export async function createApp(settings: ServerSettings): Promise<NestExpressApplication> {
   const log: Logger = pino({ level: settings.logLevel ?? 'info' });
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.at(settings.databaseUrl), {
-    bodyParser: false,
-    logger: ['error', 'warn', 'fatal'],
-    abortOnError: false,
-  });
+  const app = await NestFactory.create<NestExpressApplication>(
+    AppModule.at(settings.databaseUrl, settings.backupFolder),
+    {
+      bodyParser: false,
+      logger: ['error', 'warn', 'fatal'],
+      abortOnError: false,
+    },
+  );
   const isSecure = settings.publicUrl?.startsWith('https:') ?? false;
   if (settings.trustProxy) app.set('trust proxy', settings.trustProxy);
   app.disable('x-powered-by');

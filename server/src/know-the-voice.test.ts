@@ -146,7 +146,7 @@ describe('the studio’s settings', () => {
   const noteNaming = { scheme: 'scientific', spelling: 'usual', middleDo: 4 };
   const usual = {
     ...{ name: 'Weir House', timeZone: 'Europe/London', approach: {}, rules: {} },
-    ...{ noteNaming, readyQuestions: [], ownOverlays: [], clock: '24', usualMinutes: 10 },
+    ...{ noteNaming, readyQuestions: [], ownOverlays: [], clock: '24', usualMinutes: 10, backupsKept: 7 },
   };
 
   test('are changed on the version they were read from, and come with the session', async () => {

@@ -2,7 +2,16 @@ import { databaseFault } from './common/index.ts';
 import { createApp, type ServerSettings } from './create-app.ts';
 import { migrate } from './migrate.ts';
 
-const { DATABASE_URL, WEB_FOLDER, PUBLIC_URL, TRUST_PROXY, LOG_LEVEL, PORT = '4600', HOST = '127.0.0.1' } = process.env;
+const {
+  DATABASE_URL,
+  WEB_FOLDER,
+  PUBLIC_URL,
+  TRUST_PROXY,
+  LOG_LEVEL,
+  BACKUP_FOLDER,
+  PORT = '4600',
+  HOST = '127.0.0.1',
+} = process.env;
 
 async function main(): Promise<void> {
   if (!DATABASE_URL) throw new Error('DATABASE_URL says where PostgreSQL is; npm start sets it.');
@@ -12,6 +21,7 @@ async function main(): Promise<void> {
     ...(PUBLIC_URL && { publicUrl: PUBLIC_URL }),
     ...(TRUST_PROXY && { trustProxy: TRUST_PROXY }),
     ...(LOG_LEVEL && { logLevel: LOG_LEVEL }),
+    ...(BACKUP_FOLDER && { backupFolder: BACKUP_FOLDER }),
   };
   await migrate(DATABASE_URL);
   const app = await createApp(settings);

@@ -13,6 +13,7 @@ import { WhatListsNeed1766300000000 } from './migrations/1766300000000-what-list
 import { TemplatesAndGroups1765200000000 } from './migrations/1765200000000-templates-and-groups.ts';
 import { RoutineOfTheDay1766900000000 } from './migrations/1766900000000-routine-of-the-day.ts';
 import { RoutinesOfGroups1767000000000 } from './migrations/1767000000000-routines-of-groups.ts';
+import { BackupsKept1767300000000 } from './migrations/1767300000000-backups-kept.ts';
 import { AnswersToAdvice1767200000000 } from './migrations/1767200000000-answers-to-advice.ts';
 import { PracticeAtHome1767100000000 } from './migrations/1767100000000-practice-at-home.ts';
 import { RoutineVersions1764900000000 } from './migrations/1764900000000-routine-versions.ts';
@@ -49,6 +50,7 @@ export function dataSourceOptions(url: string, statementTimeoutMs = STATEMENT_TI
       RoutinesOfGroups1767000000000,
       PracticeAtHome1767100000000,
       AnswersToAdvice1767200000000,
+      BackupsKept1767300000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

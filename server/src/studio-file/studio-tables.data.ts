@@ -41,4 +41,5 @@ export const SETTINGS = [
   'own_overlays',
   'clock',
   'usual_minutes',
+  'backups_kept',
 ] as const;

@@ -44,6 +44,10 @@ export class Studio {
   @Column('integer', { name: 'usual_minutes' })
   usualMinutes!: number;
 
+  /** Nightly backups that are kept on this machine; 0 makes none. */
+  @Column('integer', { name: 'backups_kept' })
+  backupsKept!: number;
+
   @Column('integer')
   version!: number;
 

@@ -21,11 +21,13 @@ const FIRST_ANSWERS: Omit<Answers, 'timeZone'> = {
   ownOverlays: [],
   clock: '24',
   usualMinutes: 10,
+  backupsKept: 7,
 };
 
 function answersOf(studio: Studio): Answers {
-  const { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, clock, usualMinutes } = studio;
-  return { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, clock, usualMinutes };
+  const { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, clock, usualMinutes, backupsKept } =
+    studio;
+  return { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, clock, usualMinutes, backupsKept };
 }
 
 @Injectable()

@@ -212,6 +212,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/studio/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Backups_list"];
+        put?: never;
+        post: operations["Backups_ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/backups/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Backups_take"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/backups/{name}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Backups_compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/studio/backups/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Backups_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/students": {
         parameters: {
             query?: never;
@@ -1093,6 +1157,7 @@ export interface components {
             /** @enum {string} */
             clock: "24" | "12";
             usualMinutes: number;
+            backupsKept: number;
             /** Format: uuid */
             studioId: string;
             name: string;
@@ -1120,6 +1185,7 @@ export interface components {
             /** @enum {string} */
             clock: "24" | "12";
             usualMinutes: number;
+            backupsKept: number;
             /** Format: uuid */
             studioId: string;
             name: string;
@@ -1141,6 +1207,7 @@ export interface components {
             /** @enum {string} */
             clock: "24" | "12";
             usualMinutes: number;
+            backupsKept: number;
             name: string;
             version: number;
         };
@@ -1186,6 +1253,18 @@ export interface components {
             madeAt: string;
             isSame: boolean;
             counts: components["schemas"]["StudioFileCountDto"][];
+        };
+        BackupDto: {
+            name: string;
+            /** Format: date-time */
+            madeAt: string;
+            bytes: number;
+        };
+        BackupsDto: {
+            isOn: boolean;
+            isBeingMade: boolean;
+            trouble: string | null;
+            backups: components["schemas"]["BackupDto"][];
         };
         StudentDto: {
             name: string;
@@ -2314,6 +2393,107 @@ export interface operations {
                 "application/gzip": string;
             };
         };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioFileDto"];
+                };
+            };
+        };
+    };
+    Backups_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupsDto"];
+                };
+            };
+        };
+    };
+    Backups_ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupsDto"];
+                };
+            };
+        };
+    };
+    Backups_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/gzip": string;
+                };
+            };
+        };
+    };
+    Backups_compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioFileDto"];
+                };
+            };
+        };
+    };
+    Backups_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             200: {
                 headers: {

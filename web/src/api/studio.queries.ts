@@ -44,3 +44,27 @@ export const sendStudioFile = (what: 'compare' | 'restore', file: File): Promise
     what === 'compare' ? api.POST('/api/studio/file/compare', whole) : api.POST('/api/studio/file/restore', whole),
   );
 };
+
+export type Backup = Schemas['BackupDto'];
+
+/** A backup takes seconds: while one is made it is asked for again so often. */
+const LOOK_AGAIN_MS = 700;
+
+/** The backups of the studio on the server's machine. */
+export const backupsQuery = queryOptions({
+  queryKey: ['backups'],
+  queryFn: () => dataOf(api.GET('/api/studio/backups')),
+  refetchInterval: ({ state }) => (state.data?.isBeingMade ? LOOK_AGAIN_MS : false),
+});
+
+export const askForBackup = (): Promise<Schemas['BackupsDto']> => dataOf(api.POST('/api/studio/backups'));
+
+/** Compares a backup with what is here, or puts it in its place. */
+export const sendBackup = (what: 'compare' | 'restore', name: string): Promise<StudioFileContents> => {
+  const which = { params: { path: { name } } };
+  return dataOf(
+    what === 'compare'
+      ? api.POST('/api/studio/backups/{name}/compare', which)
+      : api.POST('/api/studio/backups/{name}/restore', which),
+  );
+};

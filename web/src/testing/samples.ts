@@ -26,6 +26,7 @@ export function session(change: Partial<Schemas['SessionDto']> = {}): Schemas['S
     ownOverlays: [],
     clock: '24',
     usualMinutes: 10,
+    backupsKept: 7,
     fixedNow: '2026-11-25T15:18:00Z',
     today: '2026-11-25',
     ...change,
@@ -33,7 +34,8 @@ export function session(change: Partial<Schemas['SessionDto']> = {}): Schemas['S
 }
 
 export function studio(change: Partial<Schemas['StudioDto']> = {}): Schemas['StudioDto'] {
-  const { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, clock, usualMinutes } = session();
+  const { timeZone, approach, rules, noteNaming, readyQuestions, ownOverlays, clock, usualMinutes, backupsKept } =
+    session();
   return {
     name: 'Tern Lock',
     timeZone,
@@ -44,6 +46,7 @@ export function studio(change: Partial<Schemas['StudioDto']> = {}): Schemas['Stu
     ownOverlays,
     clock,
     usualMinutes,
+    backupsKept,
     version: 1,
     ...change,
   };
@@ -173,5 +176,6 @@ export function usualAnswers(): Answers {
     'GET /api/runs/last': [],
     'GET /api/account/sessions': [],
     'GET /api/studio': studio(),
+    'GET /api/studio/backups': { isOn: true, isBeingMade: false, trouble: null, backups: [] },
   };
 }

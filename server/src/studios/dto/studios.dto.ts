@@ -107,6 +107,10 @@ class StudioAnswersDto {
   /** Minutes of a warm-up where nothing else is said. */
   @Whole(3, 60)
   usualMinutes!: number;
+
+  /** Nightly backups that are kept on the server’s machine; 0 makes none. */
+  @Whole(0, 60)
+  backupsKept!: number;
 }
 
 /** The studio's own settings. */

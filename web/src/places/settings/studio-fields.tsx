@@ -60,6 +60,17 @@ export function StudioFields({ studio, onChange }: StudioFieldsProps): ReactElem
             if (typeof usualMinutes === 'number') onChange({ ...studio, usualMinutes });
           }}
         />
+        <NumberInput
+          w={280}
+          label={t('settings.backupsKept')}
+          min={0}
+          max={60}
+          allowDecimal={false}
+          value={studio.backupsKept}
+          onChange={(backupsKept) => {
+            if (typeof backupsKept === 'number') onChange({ ...studio, backupsKept });
+          }}
+        />
       </Group>
       <NamingFields
         naming={studio.noteNaming}

@@ -1,0 +1,1 @@
+export { BackupsModule } from './backups.module.ts';
