@@ -5,8 +5,7 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { gunzipSync } from 'node:zlib';
 import { DataSource } from 'typeorm';
-import { BackupFolder } from './backups/backup-folder.ts';
-import { BackupsService } from './backups/backups.service.ts';
+import { BackupFolder, BackupsService } from './backups/index.ts';
 import { Clock } from './common/index.ts';
 import { expectProblem, startTestServer, Teacher, type TestServer } from './testing/test-studio.ts';
 

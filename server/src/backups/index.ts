@@ -1,1 +1,3 @@
+export { BackupFolder } from './backup-folder.ts';
 export { BackupsModule } from './backups.module.ts';
+export { BackupsService } from './backups.service.ts';

@@ -67,7 +67,7 @@ export function Backups(): ReactElement | null {
         </p>
       )}
       {data.backups.length > 0 && (
-        <Table aria-label={t('settings.backups.title')} mt={8}>
+        <Table aria-label={t('settings.backups.title')} mt={8} maw={620}>
           <Table.Tbody>
             {data.backups.map((backup) => (
               <BackupRow
