@@ -160,6 +160,38 @@ describe('runs', () => {
     expectProblem(await teacher.call('delete', `/runs/${stopped}`), 409, 'STOPPED_RUN');
   });
 
+  test('a run that is over is corrected, what was there stays beside it, and a late sending changes nothing of it', async () => {
+    const studentId = await teacher.addStudent();
+    const id = v7();
+    const plain = sungKey(60);
+    const high = sungKey(63, { marks: ['strain', 'pain'] });
+    const open = run(studentId, [plain, high]);
+    await teacher.call('put', `/runs/${id}`, open);
+    const correct = (body: object, runId = id) =>
+      teacher.call('post', `/runs/${runId}/corrections`, { id: v7(), keys: [], ...body });
+    expectProblem(await correct({ ease: 2 }), 409, 'STILL_SUNG');
+    const over = { ...open, revision: 2, endedAt: '2026-11-25T15:10:00Z', ease: 5, note: 'light' };
+    await teacher.call('put', `/runs/${id}`, over);
+    const keyId = (key: object): string => (key as { id: string }).id;
+    const wanted = {
+      ...{ id: v7(), ease: 2, note: 'heavy' },
+      keys: [{ id: keyId(high), outcome: 'skipped', marks: ['crack'] }],
+    };
+    const { body } = await teacher.call('post', `/runs/${id}/corrections`, wanted);
+    expect(body).toMatchObject({ ease: 2, note: 'heavy', sungKeys: 1, highest: 67, marks: ['crack', 'pain'] });
+    expect((body as { corrections: object[] }).corrections).toMatchObject([
+      { ease: 5, note: 'light', keys: [{ id: keyId(high), outcome: 'sung', marks: ['strain', 'pain'] }] },
+    ]);
+    await teacher.call('post', `/runs/${id}/corrections`, wanted);
+    const same = await correct({ ease: 2, note: 'heavy' });
+    expect((same.body as { corrections: object[] }).corrections).toHaveLength(1);
+    const late = await teacher.call('put', `/runs/${id}`, { ...over, revision: 9, sung: [plain, high, sungKey(64)] });
+    expect(late.body).toMatchObject({ ease: 2, note: 'heavy', sungKeys: 2, marks: ['crack', 'pain'] });
+    expectProblem(await correct({ keys: [{ id: v7(), outcome: 'sung', marks: [] }] }), 422, 'NO_SUCH_KEY');
+    expectProblem(await correct({ ease: 9 }), 422, 'INVALID');
+    expectProblem(await correct({}, v7()), 404, 'NOT_FOUND');
+  });
+
   test('a step that was passed over is not known, one that was done is', async () => {
     const studentId = await teacher.addStudent();
     const known = async () => ((await teacher.call('get', `/students/${studentId}`)).body as { known: string[] }).known;

@@ -108,7 +108,9 @@ describe('all that is kept of one student', () => {
     await call('post', '/mutes', { id: v7(), rule: 'key-jump', reason: 'on purpose', routineId });
     const answer = { exerciseId: 'thirds', kind: 'ceiling', verdict: 'raise', answer: 'refused' };
     await call('post', `/students/${id}/advice`, { id: v7(), ...answer });
-    await call('put', `/runs/${v7()}`, run(id, [sungKey(60), sungKey(61)]));
+    const runId = v7();
+    await call('put', `/runs/${runId}`, run(id, [sungKey(60), sungKey(61)], { endedAt: '2026-11-25T15:10:00Z' }));
+    await call('post', `/runs/${runId}/corrections`, { id: v7(), ease: 3, keys: [] });
     const exercise = { ...shippedExercises()[0], id: `own-${id}`, name: 'For one alone' };
     await call('put', `/exercises/${exercise.id}`, { version: 0, exercise, studentId: id });
     return id;

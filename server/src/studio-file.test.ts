@@ -19,15 +19,17 @@ async function fill(teacher: Teacher): Promise<void> {
   });
   const routineId = await teacher.addRoutine(studentId);
   const exercise = { ...shippedExercises()[0], id: 'low-water-hum', name: 'Low water hum' };
+  const runId = v7();
   const song = { name: 'Lantern', events: [{ midi: 60, beats: 1 }] };
   const parts = [{ stage: 'middle', goals: [], mostLoad: 2 }];
   const calls: readonly (readonly ['post' | 'put', string, object])[] = [
     ['post', '/lessons', { id: v7(), studentId, weekday: 1, startsAt: '10:00', minutes: 30 }],
     [
       'put',
-      `/runs/${v7()}`,
+      `/runs/${runId}`,
       run(studentId, [sungKey(60), sungKey(62)], { endedAt: '2026-11-25T15:10:00Z', note: 'a\nb' }),
     ],
+    ['post', `/runs/${runId}/corrections`, { id: v7(), ease: 3, keys: [] }],
     ['post', `/students/${studentId}/locks`, { id: v7(), level: 'urgent' }],
     ['post', `/students/${studentId}/range-checks`, rangeCheck(v7())],
     ['post', `/students/${studentId}/home-links`, { id: v7(), weeks: 4 }],

@@ -1,4 +1,5 @@
 export { LIVE_TEMPO } from './live-changes.ts';
+export { correctedKey, isSameKey } from './correct-run.ts';
 export { conduct } from './conduct.ts';
 export { canGoHome, canTurnBack, currentKey, currentStep, fewMore, keyPlayed } from './run-queries.ts';
 export { mannerThatWorked } from './help-after.ts';
@@ -10,11 +11,13 @@ export { isSungByStudent, runDigest, type DigestedStep, type RunDigest } from '.
 export { countdownOf, nextKey, secondsForStep, secondsLeft, type Countdown } from './run-outlook.ts';
 export { runOf, runStepOf, startRun } from './run-plan.ts';
 export {
+  correctedKeySchema,
   plannedStepSchema,
   STOP_CAUSES,
   stepResultSchema,
   stopSchema,
   sungKeySchema,
+  type CorrectedKey,
   type PlannedStep,
   type StepResult,
   type Stop,

@@ -37,6 +37,9 @@ export const sungKeySchema = key.extend({
   manner: line(240).exactOptional(),
 });
 
+/** What a teacher may change of a key afterwards. */
+export const correctedKeySchema = sungKeySchema.pick({ id: true, outcome: true, marks: true });
+
 /** What stopped a step: a mark, or more effort than a warm-up may cost. */
 export const stopSchema = z.strictObject({ stepId: z.uuid(), mark: z.enum(STOP_CAUSES) });
 
@@ -56,5 +59,6 @@ export const stepResultSchema = z.strictObject({
 export type StopCause = (typeof STOP_CAUSES)[number];
 export type PlannedStep = ReadonlyDeep<z.output<typeof plannedStepSchema>>;
 export type SungKey = ReadonlyDeep<z.output<typeof sungKeySchema>>;
+export type CorrectedKey = ReadonlyDeep<z.output<typeof correctedKeySchema>>;
 export type StepResult = ReadonlyDeep<z.output<typeof stepResultSchema>>;
 export type Stop = ReadonlyDeep<z.output<typeof stopSchema>>;

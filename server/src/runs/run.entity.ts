@@ -59,6 +59,10 @@ export class Run {
   @Column('integer')
   revision!: number;
 
+  /** When a teacher last corrected it; from then on a late sending of the page changes no mark, ease or note. */
+  @Column('timestamptz', { name: 'corrected_at', nullable: true })
+  correctedAt!: Date | null;
+
   // What lists need, worked out anew whenever the run changes, so that none of them opens the keys.
 
   @Column('integer', { name: 'planned_keys' })

@@ -1,9 +1,10 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Put, Query } from '@nestjs/common';
-import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { Who, type SignedIn } from '../common/index.ts';
 import { HistoryDto } from './dto/history.dto.ts';
 import { ProgressDto } from './dto/progress.dto.ts';
-import { BeltEvidenceDto, RunDto, RunPageDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
+import { BeltEvidenceDto, NewRunCorrectionDto, RunDto, RunPageDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
+import { CorrectionsService } from './corrections.service.ts';
 import { HistoryService } from './history.service.ts';
 import { ProgressService } from './progress.service.ts';
 import { RunsService } from './runs.service.ts';
@@ -13,6 +14,7 @@ import { RunsService } from './runs.service.ts';
 export class RunsController {
   constructor(
     private readonly runs: RunsService,
+    private readonly corrections: CorrectionsService,
     private readonly history: HistoryService,
     private readonly progress: ProgressService,
   ) {}
@@ -61,6 +63,16 @@ export class RunsController {
     @Body() sent: SentRunDto,
   ): Promise<RunDto> {
     return this.runs.keep(studioId, id, sent);
+  }
+
+  @Post('runs/:runId/corrections')
+  @ApiCreatedResponse({ type: RunDto })
+  correct(
+    @Who() { studioId }: SignedIn,
+    @Param('runId', ParseUUIDPipe) id: string,
+    @Body() wanted: NewRunCorrectionDto,
+  ): Promise<RunDto> {
+    return this.corrections.correct(studioId, id, wanted);
   }
 
   @Delete('runs/:runId')

@@ -3,12 +3,10 @@ import {
   beltEvidence,
   beltTopOf,
   changeRules,
-  runDigest,
   voiceOf,
   type BeltKey,
   type Condition,
   type Mark,
-  type SungKey,
 } from '@soft-lark/core';
 import type { EntityManager } from 'typeorm';
 import { notFound, Problem } from '../common/index.ts';
@@ -17,7 +15,17 @@ import { ExercisesService } from '../exercises/index.ts';
 import { RoutinesService } from '../routines/index.ts';
 import { StudentsService } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
-import type { BeltEvidenceDto, PractisedDto, RunDto, RunPageDto, RunSummaryDto, SentRunDto } from './dto/runs.dto.ts';
+import type {
+  BeltEvidenceDto,
+  PractisedDto,
+  RunCorrectionDto,
+  RunDto,
+  RunPageDto,
+  RunSummaryDto,
+  SentRunDto,
+} from './dto/runs.dto.ts';
+import { digestColumns, keyView } from './key-view.ts';
+import { RunCorrection } from './run-correction.entity.ts';
 import { RunKey } from './run-key.entity.ts';
 import { Run } from './run.entity.ts';
 
@@ -117,10 +125,13 @@ function summaryView(row: SummaryRow): RunSummaryDto {
   };
 }
 
-function keyView({ help, manner, ...key }: RunKey): SungKey {
-  const { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks } = key;
-  const way = { ...(help && { help }), ...(manner !== null && { manner }) };
-  return { id, stepId, exerciseId, tonic, leg, low, high, tempo, outcome, marks, ...way };
+function correctionView({ madeAt, was: { ease, note, keys } }: RunCorrection): RunCorrectionDto {
+  return {
+    madeAt: madeAt.toISOString(),
+    ...(ease !== undefined && { ease }),
+    ...(note !== undefined && { note }),
+    keys,
+  };
 }
 
 @Injectable()
@@ -190,10 +201,11 @@ export class RunsService {
   }
 
   async get(studioId: string, id: string): Promise<RunDto> {
-    const [[summary], run, keys] = await Promise.all([
+    const [[summary], run, keys, corrections] = await Promise.all([
       this.summaries(studioId, 'and run.id = $2', [id]),
       this.scope.of(Run, studioId).findOne({ id }),
       this.scope.of(RunKey, studioId).find({ where: { runId: id }, order: { position: 'ASC' } }),
+      this.scope.of(RunCorrection, studioId).find({ where: { runId: id }, order: { madeAt: 'DESC', id: 'DESC' } }),
     ]);
     if (!summary || !run) throw notFound('run');
     return {
@@ -203,6 +215,7 @@ export class RunsService {
       results: run.results,
       revision: run.revision,
       sung: keys.map(keyView),
+      corrections: corrections.map(correctionView),
     };
   }
 
@@ -224,17 +237,12 @@ export class RunsService {
         throw new Problem(409, 'OTHER_RUN', 'This run belongs to another student.', {
           remedy: 'Begin a new run for this student.',
         });
-      const isNewer = sent.revision > run.revision;
+      // What a teacher corrected stands over whatever the page still sends.
+      const isNewer = sent.revision > run.revision && run.correctedAt === null;
       const keys = await this.keepKeys(studioId, manager, id, sent, isNewer);
-      const digest = runDigest(
-        run.plan.steps,
-        keys.map(keyView),
-        isNewer ? sent.stops : run.stops,
-        isNewer ? (sent.results ?? null) : run.results,
-      );
-      const exercises = [...new Set(digest.workedOn.map(({ exerciseId }) => exerciseId))].sort();
-      const change = { ...(isNewer && this.changing(sent)), ...digest, marks: [...digest.marks], exercises };
-      await runs.update({ id }, change);
+      const { stops, results } = isNewer ? this.changing(sent) : run;
+      const digest = digestColumns({ plan: run.plan, stops, results }, keys.map(keyView));
+      await runs.update({ id }, { ...(isNewer && this.changing(sent)), ...digest });
     });
     return this.get(studioId, id);
   }
@@ -254,6 +262,7 @@ export class RunsService {
       startedAt: new Date(startedAt),
       conditions,
       plan: { schema: 1, steps: JSON.parse(JSON.stringify(plan)) as SentRunDto['plan'] },
+      correctedAt: null,
       ...{ plannedKeys: 0, sungKeys: 0, lowest: null, highest: null, marks: [], workedOn: [], exercises: [] },
     };
   }

@@ -17,6 +17,7 @@ export const STUDENT_TABLES = {
   run: 'student_id = $2',
   run_key: 'run_id in (select id from run where studio_id = $1 and student_id = $2)',
   advice_answer: 'student_id = $2',
+  run_correction: 'run_id in (select id from run where studio_id = $1 and student_id = $2)',
   home_link: 'student_id = $2',
 } as const;
 export type StudentTable = keyof typeof STUDENT_TABLES;

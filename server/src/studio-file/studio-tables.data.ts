@@ -18,6 +18,7 @@ export const STUDIO_TABLES = [
   'day_condition',
   'run',
   'run_key',
+  'run_correction',
   'range_check',
   'voice_lock',
   'mute',

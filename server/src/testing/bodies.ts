@@ -45,6 +45,7 @@ export function bodyFor(path: string, method: Method, ids: Readonly<Record<strin
   if (path === '/exercises/imports') return { id: ids['importId'], name: 'a', exercises: [], collections: [] };
   if (path === '/exercises/{exerciseId}')
     return { version: 1, exercise: { ...shippedExercises()[0], id: 'secret-linnet', name: 'Taken' } };
+  if (path.endsWith('/corrections')) return { id: v7(), ease: 2, keys: [] };
   if (path.endsWith('/advice'))
     return { id: ids['answerId'], exerciseId: 'thirds', kind: 'ceiling', verdict: 'raise', answer: 'refused' };
   if (path === '/mutes') return { id: ids['muteId'], rule: 'key-jump', reason: 'taken' };

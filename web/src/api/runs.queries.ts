@@ -58,3 +58,6 @@ export const dropRun = (runId: string): Promise<unknown> =>
 
 export const sendRun = (runId: string, body: SentRun): Promise<RunDetail> =>
   dataOf(api.PUT('/api/runs/{runId}', { params: { path: { runId } }, body }));
+
+export const correctRun = (runId: string, body: Schemas['NewRunCorrectionDto']): Promise<RunDetail> =>
+  dataOf(api.POST('/api/runs/{runId}/corrections', { params: { path: { runId } }, body }));

@@ -724,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{runId}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Runs_correct"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mutes": {
         parameters: {
             query?: never;
@@ -1243,7 +1259,7 @@ export interface components {
         };
         StudioFileCountDto: {
             /** @enum {string} */
-            table: "singer_group" | "student" | "shelf_import" | "exercise" | "exercise_version" | "collection" | "song" | "template" | "group_member" | "lesson" | "routine" | "routine_version" | "day_condition" | "run" | "run_key" | "range_check" | "voice_lock" | "mute" | "advice_answer";
+            table: "singer_group" | "student" | "shelf_import" | "exercise" | "exercise_version" | "collection" | "song" | "template" | "group_member" | "lesson" | "routine" | "routine_version" | "day_condition" | "run" | "run_key" | "run_correction" | "range_check" | "voice_lock" | "mute" | "advice_answer";
             inFile: number;
             here: number;
         };
@@ -1304,7 +1320,7 @@ export interface components {
         };
         RowsOfTableDto: {
             /** @enum {string} */
-            table: "student" | "lesson" | "day_condition" | "group_member" | "range_check" | "voice_lock" | "routine" | "routine_version" | "exercise" | "exercise_version" | "mute" | "run" | "run_key" | "advice_answer" | "home_link";
+            table: "student" | "lesson" | "day_condition" | "group_member" | "range_check" | "voice_lock" | "routine" | "routine_version" | "exercise" | "exercise_version" | "mute" | "run" | "run_key" | "advice_answer" | "run_correction" | "home_link";
             count: number;
         };
         RemovedStudentDto: {
@@ -1534,6 +1550,13 @@ export interface components {
             highest: number | null;
             marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
         };
+        RunCorrectionDto: {
+            /** Format: date-time */
+            madeAt: string;
+            ease?: number | null;
+            note?: string;
+            keys: components["schemas"]["CorrectedKey"][];
+        };
         RunDto: {
             /** Format: uuid */
             id: string;
@@ -1561,6 +1584,7 @@ export interface components {
             stops: components["schemas"]["Stop"][];
             results: components["schemas"]["StepResult"][] | null;
             revision: number;
+            corrections: components["schemas"]["RunCorrectionDto"][];
         };
         SentRunDto: {
             /** Format: uuid */
@@ -1581,6 +1605,13 @@ export interface components {
             ease?: number;
             note: string;
             revision: number;
+        };
+        NewRunCorrectionDto: {
+            /** Format: uuid */
+            id: string;
+            ease?: number;
+            note?: string;
+            keys: components["schemas"]["CorrectedKey"][];
         };
         MuteDto: {
             /** Format: uuid */
@@ -2047,6 +2078,13 @@ export interface components {
             rounds: number;
             most?: number;
             tempo?: number;
+        };
+        CorrectedKey: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            outcome: "sung" | "skipped";
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
         };
         RecipePart: {
             /** @enum {string} */
@@ -4577,6 +4615,31 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    Runs_correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                runId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRunCorrectionDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunDto"];
+                };
             };
         };
     };

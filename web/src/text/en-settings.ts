@@ -129,6 +129,7 @@ export const settings = {
     restore: 'Restore …',
     restoreOf: 'Restore the backup of {{when}}',
     now: 'Make one now',
+    warning: 'What is here now is backed up first, then replaced.',
   },
   rules: { jump: 'Groups of rules', between: 'from {{min}} to {{max}}', back: 'Back to {{figure}}' },
   groups: {

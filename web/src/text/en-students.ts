@@ -294,6 +294,8 @@ export const students = {
       exercise_other: '{{count}} exercises made for this student',
       exercise_version_one: 'one version of it',
       exercise_version_other: '{{count}} versions of these',
+      run_correction_one: 'one correction of a run',
+      run_correction_other: '{{count}} corrections of runs',
       advice_answer_one: 'one answer to advice',
       advice_answer_other: '{{count}} answers to advice',
       mute_one: 'one muted rule',

@@ -1,5 +1,6 @@
 import {
   CONDITIONS,
+  correctedKeySchema,
   MARKS,
   plannedStepSchema,
   RUN_PLACES,
@@ -7,6 +8,7 @@ import {
   stopSchema,
   sungKeySchema,
   type Condition,
+  type CorrectedKey,
   type Mark,
   type PlannedStep,
   type RunPlace,
@@ -14,7 +16,7 @@ import {
   type Stop,
   type SungKey,
 } from '@soft-lark/core';
-import { ApiProperty, getSchemaPath } from '@nestjs/swagger';
+import { ApiProperty, ApiPropertyOptional, getSchemaPath } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import { Choice, Choices, Id, Instant, Shapes, Text, Whole } from '../../common/index.ts';
 
@@ -139,6 +141,40 @@ export class RunDto extends RunSummaryDto {
 
   @ApiProperty({ type: 'integer' })
   revision!: number;
+
+  /** The latest first. */
+  @ApiProperty({ type: () => [RunCorrectionDto] })
+  corrections!: RunCorrectionDto[];
+}
+
+/** What a teacher corrects in a run that is over; what is left out stays. */
+export class NewRunCorrectionDto {
+  @Id()
+  id!: string;
+
+  @Whole(1, 5, { optional: true })
+  ease?: number;
+
+  @Text({ min: 0, max: 2000, lines: true, optional: true })
+  note?: string;
+
+  @Shapes('CorrectedKey', correctedKeySchema, MOST_KEYS_OF_RUN)
+  keys!: CorrectedKey[];
+}
+
+/** A correction, with what stood there before it. */
+export class RunCorrectionDto {
+  @ApiProperty({ type: String, format: 'date-time' })
+  madeAt!: string;
+
+  @ApiPropertyOptional({ type: 'integer', nullable: true })
+  ease?: number | null;
+
+  @ApiPropertyOptional()
+  note?: string;
+
+  @ApiProperty({ type: 'array', items: { $ref: getSchemaPath('CorrectedKey') } })
+  keys!: readonly CorrectedKey[];
 }
 
 /** Practice at home since the last lesson. */

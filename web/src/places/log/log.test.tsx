@@ -40,6 +40,7 @@ function run(change: Partial<Schemas['RunDto']> = {}): Schemas['RunDto'] {
     stops: [],
     results: null,
     revision: 4,
+    corrections: [],
     ...change,
   };
 }
@@ -198,4 +199,40 @@ test.each<[string, Schemas['RunDto']['results'], string]>([
   await waitFor(() => {
     expect(within(row).getByRole('paragraph')).toHaveTextContent(words);
   });
+});
+
+test('a run that is over is corrected: ease, line and keys are sent, only what changed; what was there stays readable', async () => {
+  let kept = run();
+  const { user, sent } = openPage(`/log/${RUN}`, {
+    [`GET /api/runs/${RUN}`]: () => kept,
+    [`POST /api/runs/${RUN}/corrections`]: (body: { readonly ease: number }) => {
+      const was = {
+        madeAt: '2026-11-25T16:00:00Z',
+        ease: 4,
+        keys: [{ id: STEP, outcome: 'sung', marks: [] }],
+      } as const;
+      kept = run({
+        ease: body.ease,
+        corrections: [{ ...was, keys: was.keys.map((key) => ({ ...key, marks: [] })) }],
+      });
+      return kept;
+    },
+  });
+  await user.click(await screen.findByRole('button', { name: 'Correct it' }));
+  await user.click(screen.getByRole('radio', { name: /hard$/i }));
+  await user.click(screen.getByRole('button', { name: 'C' }));
+  await user.click(await screen.findByRole('menuitemcheckbox', { name: 'was sung' }));
+  await user.click(screen.getByRole('menuitemcheckbox', { name: 'crack' }));
+  expect(screen.queryByRole('menuitemcheckbox', { name: 'pain' })).toBeNull();
+  await user.keyboard('{Escape}');
+  await user.click(screen.getByRole('button', { name: 'Save the correction' }));
+  expect(await screen.findByText('Corrected once')).toBeVisible();
+  expect(sent.at(-1)?.body).toMatchObject({ ease: 1, keys: [{ id: STEP, outcome: 'skipped', marks: ['crack'] }] });
+  expect(screen.getByText(/before that:/)).toHaveTextContent(/ease 4 · C.*: sung/);
+});
+
+test('a run that goes on is not corrected', async () => {
+  openPage(`/log/${RUN}`, { [`GET /api/runs/${RUN}`]: run({ endedAt: null }) });
+  await screen.findByText(/not ended/);
+  expect(screen.queryByRole('button', { name: 'Correct it' })).toBeNull();
 });

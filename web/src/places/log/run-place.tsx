@@ -1,7 +1,7 @@
-import { Anchor, Title } from '@mantine/core';
+import { Anchor, Button, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { keyName, mannerThatWorked, type Exercise, type StepResult } from '@soft-lark/core';
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { runQuery, type RunDetail } from '../../api/runs.queries.ts';
@@ -14,11 +14,19 @@ import { useResultWords } from '../../ui/result-words.ts';
 import { Shape } from '../../ui/shape.tsx';
 import { useKeptRuns } from '../../runs/run-store.ts';
 import { writeNote } from '../../text/note-names.ts';
+import { useShown } from '../../shell/use-shown.ts';
+import { CorrectRun } from './correct-run.tsx';
+import { Corrections } from './corrections.tsx';
 import { keysWords } from './keys-words.ts';
 import classes from './log.module.css';
 
 type Step = RunDetail['plan'][number];
 type Sung = RunDetail['sung'][number];
+
+/** A key by its tonic; a glide by its ends. */
+function nameIn(kind: Step['kind'], { tonic, low, high }: Pick<Sung, 'tonic' | 'low' | 'high'>): string {
+  return kind === 'siren' ? `${writeNote(low)}–${writeNote(high)}` : keyName(tonic);
+}
 
 interface StepKeysProps {
   readonly step: Step;
@@ -54,15 +62,7 @@ function StepKeys({ step, sung, result, exercise, wentOn }: StepKeysProps): Reac
     (help) => t(`shelf.helps.${help}`),
   );
   const worked = mannerThatWorked(sung);
-  const nameOf = ({
-    tonic,
-    low,
-    high,
-  }: {
-    readonly tonic: number;
-    readonly low: number;
-    readonly high: number;
-  }): string => (step.kind === 'siren' ? `${writeNote(low)}–${writeNote(high)}` : keyName(tonic));
+  const nameOf = (key: Pick<Sung, 'tonic' | 'low' | 'high'>): string => nameIn(step.kind, key);
   return (
     <li className={classes['step']}>
       <div>
@@ -157,10 +157,48 @@ function tookSeconds({ startedAt, endedAt }: RunDetail): number | null {
   return endedAt === null ? null : (Date.parse(endedAt) - Date.parse(startedAt)) / 1000;
 }
 
+/** The steps as planned, then what was sung beside the plan, each key by key. */
+function RunSteps({
+  run,
+  beside,
+  shelf,
+}: {
+  readonly run: RunDetail;
+  readonly beside: readonly Step[];
+  readonly shelf: ReadonlyMap<string, Exercise> | undefined;
+}): ReactElement {
+  return (
+    <ol className={classes['steps']}>
+      {run.plan.map((step, index) => (
+        <StepKeys
+          key={step.stepId}
+          step={step}
+          sung={sungIn(run, step)}
+          result={run.results ? (run.results.find(({ stepId }) => stepId === step.stepId) ?? null) : undefined}
+          exercise={shelf?.get(step.exerciseId)}
+          wentOn={run.plan.slice(index + 1).some(({ stepId }) => isTouched(run, stepId))}
+        />
+      ))}
+      {beside.map((step) => (
+        <StepKeys
+          key={`${step.stepId} ${step.exerciseId}`}
+          step={step}
+          sung={sungIn(run, step)}
+          result={undefined}
+          exercise={shelf?.get(step.exerciseId)}
+          wentOn
+        />
+      ))}
+    </ol>
+  );
+}
+
 /** One run, key by key: the plan as it stood, and what was really sung. */
 export function RunPlace(): ReactElement {
   const { t } = useTranslation();
   const { runId = '' } = useParams();
+  const { isShared } = useShown();
+  const [isCorrecting, setCorrecting] = useState(false);
   const kept = useKeptRuns().some(({ id }) => id === runId);
   const query = useQuery({
     ...runQuery(runId),
@@ -178,6 +216,11 @@ export function RunPlace(): ReactElement {
       </>
     );
   const { lowest, highest } = run;
+  const beside = besidePlan(run, shelf);
+  const kindOf = new Map(
+    [...run.plan, ...beside].map(({ stepId, exerciseId, kind }) => [`${stepId} ${exerciseId}`, kind]),
+  );
+  const nameOf = (key: Sung): string => nameIn(kindOf.get(`${key.stepId} ${key.exerciseId}`) ?? 'pattern', key);
   const took = tookSeconds(run);
   return (
     <>
@@ -203,28 +246,35 @@ export function RunPlace(): ReactElement {
         {run.endedAt === null && ` · ${t('log.open')}`}
       </p>
       {run.note && <blockquote className={classes['quote']}>{run.note}</blockquote>}
-      <ol className={classes['steps']}>
-        {run.plan.map((step, index) => (
-          <StepKeys
-            key={step.stepId}
-            step={step}
-            sung={sungIn(run, step)}
-            result={run.results ? (run.results.find(({ stepId }) => stepId === step.stepId) ?? null) : undefined}
-            exercise={shelf?.get(step.exerciseId)}
-            wentOn={run.plan.slice(index + 1).some(({ stepId }) => isTouched(run, stepId))}
-          />
-        ))}
-        {besidePlan(run, shelf).map((step) => (
-          <StepKeys
-            key={`${step.stepId} ${step.exerciseId}`}
-            step={step}
-            sung={sungIn(run, step)}
-            result={undefined}
-            exercise={shelf?.get(step.exerciseId)}
-            wentOn
-          />
-        ))}
-      </ol>
+      <Corrections run={run} nameOf={nameOf} />
+      {isCorrecting ? (
+        <CorrectRun
+          run={run}
+          nameOf={nameOf}
+          steps={[...run.plan, ...beside]
+            .map((step) => ({
+              id: `${step.stepId} ${step.exerciseId}`,
+              name: step.name,
+              sung: sungIn(run, step),
+            }))
+            .filter(({ sung }) => sung.length > 0)}
+          onDone={() => {
+            setCorrecting(false);
+          }}
+        />
+      ) : (
+        <RunSteps run={run} beside={beside} shelf={shelf} />
+      )}
+      {!isCorrecting && run.endedAt !== null && !isShared && (
+        <Button
+          mt="md"
+          onClick={() => {
+            setCorrecting(true);
+          }}
+        >
+          {t('log.correct.open')}
+        </Button>
+      )}
     </>
   );
 }

@@ -99,6 +99,7 @@ export function Backups(): ReactElement | null {
         <Comparison
           contents={compare.data}
           restore={() => sendBackup('restore', chosen.name)}
+          warning={t('settings.backups.warning')}
           onClose={() => {
             setChosen(null);
             compare.reset();

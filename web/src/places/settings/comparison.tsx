@@ -25,7 +25,7 @@ const SHOWN = [
 /** The browser takes the file itself, so that no size of it is ever held by the page. */
 export function TakeFile({ label }: { readonly label: string }): ReactElement {
   return (
-    <Button component="a" href="/api/studio/file" download mt={8} leftSection={<IconDownload size={18} aria-hidden />}>
+    <Button component="a" href="/api/studio/file" download leftSection={<IconDownload size={18} aria-hidden />}>
       {label}
     </Button>
   );
@@ -34,11 +34,13 @@ export function TakeFile({ label }: { readonly label: string }): ReactElement {
 interface ComparisonProps {
   readonly contents: StudioFileContents;
   readonly restore: () => Promise<unknown>;
+  /** What becomes of what is here now. */
+  readonly warning: string;
   readonly onClose: () => void;
 }
 
 /** A file against what is here, before it takes its place. */
-export function Comparison({ contents, restore: restoring, onClose }: ComparisonProps): ReactElement {
+export function Comparison({ contents, restore: restoring, warning, onClose }: ComparisonProps): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const { studioName, madeAt, isSame, counts } = contents;
@@ -80,7 +82,7 @@ export function Comparison({ contents, restore: restoring, onClose }: Comparison
             })}
           </Table.Tbody>
         </Table>
-        <p>{t('settings.file.warning')}</p>
+        <p>{warning}</p>
         <FormProblem error={restore.error} />
         <Group justify="flex-end">
           <TakeFile label={t('settings.file.first')} />

@@ -1,4 +1,4 @@
-import { Button, Fieldset, FileButton, Stack } from '@mantine/core';
+import { Button, Fieldset, FileButton, Group, Stack } from '@mantine/core';
 import { IconFileImport } from '@tabler/icons-react';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
@@ -18,7 +18,9 @@ export function StudioFile(): ReactElement {
     <Stack gap="lg">
       <Fieldset legend={t('settings.file.out')}>
         <p className={classes['hint']}>{t('settings.file.outHint')}</p>
-        <TakeFile label={t('settings.file.take')} />
+        <Group mt={8}>
+          <TakeFile label={t('settings.file.take')} />
+        </Group>
       </Fieldset>
       <Backups />
       <Fieldset legend={t('settings.file.in')}>
@@ -47,6 +49,7 @@ export function StudioFile(): ReactElement {
         <Comparison
           contents={compare.data}
           restore={() => sendStudioFile('restore', file)}
+          warning={t('settings.file.warning')}
           onClose={() => {
             setFile(null);
             compare.reset();
