@@ -52,7 +52,12 @@ const problems: Rule = (reviewed) => {
         rule: isCaution ? 'caution' : 'cannot-be-sung',
         severity: isCaution ? 'stop' : 'warn',
         stepId: id,
-        values: { name: exercise.name, problem: problemStatement(problem) },
+        values: {
+          name: exercise.name,
+          problem: problemStatement(problem),
+          // What the day leaves out is named in its own sentence.
+          ...(problem.values?.['name'] !== undefined && { context: 'named' }),
+        },
         fixes: [...ownStartFixes(step, reviewed), ...back, ...swapFix({ id, exercise }, steps, context), removeFix(id)],
       },
     ];

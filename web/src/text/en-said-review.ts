@@ -23,6 +23,7 @@ export const finding = {
   'glide-over-gap':
     '“{{name}}” glides through {{gaps}}, which this voice does not hold; it may jump or go silent there.',
   'cannot-be-sung': '{{name}}: {{problem}}',
+  'cannot-be-sung_named': '{{problem}}',
   caution: '{{problem}}',
   'over-todays-limit': 'The top of “{{name}}” is set by hand to {{note}}, past today’s limit.',
   'over-todays-limit_floor': 'The bottom of “{{name}}” is set by hand to {{note}}, past today’s limit.',

@@ -29,6 +29,11 @@ export function referenceText(name: string): string {
   return textAt(places.find((place) => text.exists(place)) ?? name);
 }
 
+/** Words as they begin a line. */
+function begun(words: string): string {
+  return `${words.charAt(0).toLocaleUpperCase(locale())}${words.slice(1)}`;
+}
+
 function rowText(path: string): string {
   const [group = '', ...rest] = path.split('.');
   const name = rest.join('.');
@@ -53,13 +58,13 @@ function rowText(path: string): string {
 }
 
 /** What a figure of the rule table is. */
-export const ruleRowText = (path: RulePath): string => rowText(path);
+export const ruleRowText = (path: RulePath): string => begun(rowText(path));
 
 /** Vocabularies whose words stand by themselves elsewhere in the catalogue. */
 const ELSEWHERE: Partial<Record<Word['of'], string>> = { style: 'styles', voice: 'voices', stage: 'stages' };
 
 function wordText({ word, of }: Word): string {
-  if (of === 'rule-row') return rowText(word);
+  if (of === 'rule-row') return begun(rowText(word));
   const elsewhere = ELSEWHERE[of];
   const address = elsewhere === undefined ? `words.${of}.${word}` : `${elsewhere}.${word}`;
   // A word of the teacher’s own stands as it was written.
@@ -112,8 +117,7 @@ export function sayMissing({ code, values = {} }: Missing): { readonly message: 
 
 /** Several things in one sentence. */
 export function saySentence(statements: readonly Statement[]): string {
-  const said = statements.map(say).join('; ');
-  return `${said.charAt(0).toLocaleUpperCase(locale())}${said.slice(1)}.`;
+  return `${begun(statements.map(say).join('; '))}.`;
 }
 
 /** A refusal in the language of the page where it knows the code, else in the words it came with. */
