@@ -14,7 +14,7 @@ const CORE_ROOMS = {
   fit: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine'],
   edit: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit'],
   past: ['voice', 'shelf'],
-  advice: ['voice', 'shelf', 'day', 'routine', 'past'],
+  advice: ['voice', 'limits', 'shelf', 'day', 'routine', 'past'],
   review: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit', 'edit', 'past'],
   run: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'still', 'day', 'routine', 'fit', 'past'],
   draft: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit', 'past', 'review'],

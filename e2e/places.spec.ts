@@ -118,7 +118,7 @@ for (const [name, width, height, style] of [
     await addStudent(page, { name: LONG_NAME });
     await look();
     const student = page.url();
-    for (const place of ['/progress', '/day', '/rules', '/runs', '/check']) {
+    for (const place of ['/progress', '/review', '/day', '/rules', '/runs', '/check']) {
       await page.goto(student + place);
       await expect(page.getByRole('heading').first()).toBeVisible();
       await look();

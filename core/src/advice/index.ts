@@ -10,3 +10,4 @@ export {
   type StepAdvice,
 } from './advise-laid-step.ts';
 export { lessonLines, type LessonLine, type LessonPast, type LineCode } from './lesson-lines.ts';
+export { termReview, type TermCode, type TermReview } from './term-review.ts';

@@ -29,6 +29,10 @@ export const places: RouteObject[] = [
     children: [
       place('/sing/:routineId', async () => (await import('../places/piano/piano-place.tsx')).PianoPlace),
       place(
+        '/students/:studentId/review',
+        async () => (await import('../places/students/review-place.tsx')).ReviewPlace,
+      ),
+      place(
         '/routines/:routineId/hand-out',
         async () => (await import('../places/hand-out/hand-out-place.tsx')).HandOutPlace,
       ),

@@ -100,6 +100,7 @@ test.each([
   ['the bench', `/routines/${ROUTINE}`],
   ['a voice', `/students/${STUDENT}`],
   ['the progress of a student', `/students/${STUDENT}/progress`],
+  ['the review of a student', `/students/${STUDENT}/review`],
   ['the day of a performance', `/students/${STUDENT}/day`],
   ['what goes home', `/students/${STUDENT}/home`],
   ['the gate', `/sing/${ROUTINE}`],

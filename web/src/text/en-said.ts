@@ -1,6 +1,7 @@
 import { advice, line } from './en-said-advice.ts';
 import { draft, missing, missingRemedy, not } from './en-said-draft.ts';
 import { key, limit, lineSource, problem, remedy, row, error } from './en-said-limits.ts';
+import { term } from './en-said-term.ts';
 import { finding, fix, source } from './en-said-review.ts';
 
 /** Everything the core has to say, by its codes. */
@@ -21,4 +22,5 @@ export const said = {
   remedy,
   row,
   source,
+  term,
 };

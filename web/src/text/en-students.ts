@@ -209,6 +209,20 @@ export const students = {
   addGap: 'Add a missing stretch',
   wantedField: 'Missing and wanted',
   piece: 'The piece in hand',
+  review: {
+    title: 'Review of the term',
+    open: 'Review of the term',
+    back: 'Progress',
+    span: '{{from}} to {{to}}',
+    words: 'In your words',
+    wordsHint: 'Kept on this device and printed on top.',
+    questions: {
+      trained: 'What was trained',
+      moved: 'What moved',
+      untouched: 'What was never touched',
+      next: 'What to do next',
+    },
+  },
   song: {
     figures: '{{low}} – {{high}}, mostly {{stays}}; longest phrase {{seconds}} s.',
     open: 'See it over the voice',

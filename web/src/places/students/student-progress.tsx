@@ -1,9 +1,10 @@
 import { Button, Title } from '@mantine/core';
-import { IconDownload } from '@tabler/icons-react';
+import { IconDownload, IconFileText } from '@tabler/icons-react';
 import { LEAST_RUNS } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement, ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import { progressQuery, type StudentProgress as Weeks } from '../../api/history.queries.ts';
 import { shelfQuery } from '../../api/shelf.queries.ts';
 import type { Student } from '../../api/students.queries.ts';
@@ -150,6 +151,14 @@ export function StudentProgress({ student }: { readonly student: Student }): Rea
   );
   return (
     <div className={classes['questions']}>
+      <Button
+        component={Link}
+        to={`/students/${student.id}/review`}
+        leftSection={<IconFileText size={18} aria-hidden />}
+        className={classes['review'] ?? ''}
+      >
+        {t('students.review.open')}
+      </Button>
       <Question
         title={t('students.progress.range.title')}
         about={t('students.progress.range.about')}
