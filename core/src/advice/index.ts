@@ -11,3 +11,4 @@ export {
 } from './advise-laid-step.ts';
 export { lessonLines, type LessonLine, type LessonPast, type LineCode } from './lesson-lines.ts';
 export { termReview, type TermCode, type TermReview } from './term-review.ts';
+export { rangeNews } from './range-news.ts';

@@ -178,6 +178,7 @@ export const students = {
     way: 'How',
   },
   flags: {
+    news: 'Sung with ease to {{note}}, over the comfortable top on file, on {{days}}.',
     lock: {
       urgent: 'Locked since {{day}}: medical help first. The gate opens it again.',
       'not-today': 'Not today: the voice rests.',
