@@ -1,49 +1,23 @@
 import { Button, Group, Title } from '@mantine/core';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import {
-  gateOutcome,
-  isCleared,
-  minutesToday,
-  shortenedForToday,
-  startRun,
-  USUAL_RULES,
-  type Exercise,
-  type GateOutcome,
-  type LaidRoutine,
-} from '@soft-lark/core';
-import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import { USUAL_RULES, type GateOutcome, type LaidRoutine } from '@soft-lark/core';
+import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { v7 } from 'uuid';
-import { useLocking, type VoiceLock } from '../../api/gate.queries.ts';
-import { useLay, useRoutineContext } from '../../api/lay.ts';
-import type { Routine } from '../../api/routines.queries.ts';
-import { sessionQuery } from '../../api/session.queries.ts';
-import type { StudentToday } from '../../api/students.queries.ts';
-import { useCondition } from '../../api/use-condition.ts';
-import { endRun, keepRun, type KeptRun } from '../../runs/run-store.ts';
+import type { VoiceLock } from '../../api/gate.queries.ts';
+import type { KeptRun } from '../../runs/run-store.ts';
+import { wakePiano } from '../../sound/piano.ts';
 import { Brand } from '../../shell/brand.tsx';
-import { loadPiano, wakePiano } from '../../sound/piano.ts';
 import { useShown } from '../../shell/use-shown.ts';
-import { useNow } from '../../ui/clock.ts';
 import { clockText, dayText, momentText } from '../../text/times.ts';
 import { WithTerms } from '../../ui/with-terms.tsx';
 import { LessonLines } from '../../ui/lesson-lines.tsx';
-import { GateQuestions, type Answers } from './gate-questions.tsx';
+import { GateQuestions } from './gate-questions.tsx';
 import { LockPanel } from './lock-panel.tsx';
 import { todaysTop } from '../../flight/pitch-scale.ts';
 import { writeNote } from '../../text/note-names.ts';
-import { pitchesOf, plannedSteps } from './run-plan.ts';
 import { SoundState } from './sound-state.tsx';
+import { useGate, type GateProps } from './use-gate.ts';
 import classes from './gate.module.css';
-
-interface GateProps {
-  readonly routine: Routine;
-  readonly today: StudentToday;
-  readonly shelf: ReadonlyMap<string, Exercise>;
-  readonly broken: KeptRun | undefined;
-  readonly onBegin: (runId: string) => void;
-}
 
 /** What a lock says: by its reason where this gate led to it, else by its level. */
 function useLockSentence(): (level: VoiceLock['level'], reason?: GateOutcome['reason']) => string {
@@ -99,100 +73,60 @@ function Outcome({ outcome, isEmpty, cutTo, before, after }: OutcomeProps): Reac
   );
 }
 
-/** The gate before a run: the strictest answer decides; what is locked stays so until the teacher opens it again. */
-export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): ReactElement {
+/** Whose warm-up it is, and whether the piano is ready. */
+function GateHead({ routine, today }: Pick<GateProps, 'routine' | 'today'>): ReactElement {
   const { t } = useTranslation();
-  const queries = useQueryClient();
-  const now = useNow();
-  const lay = useLay();
+  const { student } = today;
+  return (
+    <header>
+      <Link to={`/routines/${routine.id}`} aria-label={t('piano.back')}>
+        <Brand />
+      </Link>
+      <span className="heading">{routine.name}</span>
+      <bdi>{student.name}</bdi>
+      <SoundState />
+    </header>
+  );
+}
+
+/** A run that was broken off, to go on with. */
+function BrokenRun({
+  broken,
+  onBegin,
+}: {
+  readonly broken: KeptRun;
+  readonly onBegin: GateProps['onBegin'];
+}): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <div className={classes['broken']} role="status">
+      <p>{t('piano.broken', { when: momentText(broken.startedAt) })}</p>
+      <Button
+        variant="filled"
+        size="lg"
+        onClick={() => {
+          void wakePiano();
+          onBegin(broken.id);
+        }}
+      >
+        {t('piano.goOn')}
+      </Button>
+    </div>
+  );
+}
+
+/** The gate before a run: the strictest answer decides; what is locked stays so until the teacher opens it again. */
+export function Gate(props: GateProps): ReactElement {
+  const { t } = useTranslation();
+  const { routine, today, broken, onBegin } = props;
   const { student, conditions, lock, painOn } = today;
-  const setCondition = useCondition(student.id);
-  const locking = useLocking(student.id);
-  const sentenceOf = useLockSentence();
   const { isShared } = useShown();
-  const [answers, setAnswers] = useState<Answers>({});
-  const todaysDate = useQuery(sessionQuery).data?.today ?? '';
-  const hasClearance = isCleared(student.voice.clearedOn, todaysDate);
-  const answered = gateOutcome(answers, conditions, hasClearance);
-  const isReferred = lock?.level === 'see-someone';
-  // A run that hurt today leaves gentle work for today, whatever the answers are now.
-  const isSpared = isReferred || (painOn !== null && painOn === todaysDate);
-  const outcome = answered?.open && isSpared ? { ...answered, allowance: 'gentle' as const } : answered;
-  const day = outcome?.open ? { ...today, ...outcome, conditions: [...outcome.conditions] } : today;
-  const context = useRoutineContext(day, shelf, now, routine.kind);
-  const minutes = minutesToday(outcome?.length, routine.minutes);
-  const isCut = minutes < routine.minutes;
-  const steps = isCut ? shortenedForToday(routine.steps, minutes, context) : routine.steps;
-  const before = useMemo(() => lay(routine, today, shelf, now), [lay, routine, today, shelf, now]);
-  const laid = lay({ ...routine, steps }, day, shelf, now);
-  const isOpen = routine.steps.length === 0;
-  const plan = startRun(laid, isOpen);
-  const isEmpty = plan.steps.length === 0 && !isOpen;
-  const isShut = lock !== null && !isReferred;
-
-  // The first keys are wanted before the last answer.
-  const pitches = pitchesOf(plan).join(' ');
-  useEffect(() => {
-    void loadPiano(pitches.split(' ').map(Number));
-  }, [pitches]);
-
-  const answer = (next: Answers): void => {
-    setAnswers(next);
-    const { level, open } = gateOutcome(next, conditions, hasClearance) ?? { level: 'clear', open: true };
-    if (!open && (level === 'urgent' || level === 'not-today')) locking.lock(level);
-  };
-
-  const begin = (): void => {
-    if (!outcome?.open) return;
-    void wakePiano();
-    if (broken) endRun(broken.id, new Date());
-    setCondition(outcome.conditions);
-    if (outcome.level === 'see-someone' && !isReferred) locking.lock('see-someone');
-    const run: KeptRun = {
-      id: v7(),
-      studentId: student.id,
-      routineId: routine.id,
-      routineName: routine.name,
-      routineVersion: routine.version,
-      startedAt: new Date().toISOString(),
-      conditions: outcome.conditions,
-      plan: plannedSteps(plan),
-      state: plan,
-      note: '',
-      isClosed: false,
-      revision: 1,
-      sentRevision: 0,
-    };
-    keepRun(run);
-    void queries.cancelQueries({ queryKey: ['routines', routine.id] });
-    onBegin(run.id);
-  };
-
+  const sentenceOf = useLockSentence();
+  const { answers, answer, outcome, context, before, after, isCut, isEmpty, isShut, isSpared, begin } = useGate(props);
   return (
     <main className={classes['gate']}>
-      <header>
-        <Link to={`/routines/${routine.id}`} aria-label={t('piano.back')}>
-          <Brand />
-        </Link>
-        <span className="heading">{routine.name}</span>
-        <bdi>{student.name}</bdi>
-        <SoundState />
-      </header>
-      {broken && !isShut && (
-        <div className={classes['broken']} role="status">
-          <p>{t('piano.broken', { when: momentText(broken.startedAt) })}</p>
-          <Button
-            variant="filled"
-            size="lg"
-            onClick={() => {
-              void wakePiano();
-              onBegin(broken.id);
-            }}
-          >
-            {t('piano.goOn')}
-          </Button>
-        </div>
-      )}
+      <GateHead routine={routine} today={today} />
+      {broken && !isShut && <BrokenRun broken={broken} onBegin={onBegin} />}
       <Title order={1}>{t('piano.gate')}</Title>
       {lock && (
         <LockPanel
@@ -201,7 +135,7 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
           lock={lock}
           sentence={sentenceOf(lock.level, outcome?.open === false ? outcome.reason : undefined)}
           onLift={() => {
-            setAnswers({});
+            answer({});
           }}
         />
       )}
@@ -227,9 +161,9 @@ export function Gate({ routine, today, shelf, broken, onBegin }: GateProps): Rea
               <Outcome
                 outcome={outcome}
                 isEmpty={isEmpty}
-                cutTo={isCut ? laid.seconds : null}
+                cutTo={isCut ? after.seconds : null}
                 before={before}
-                after={laid}
+                after={after}
               />
             )}
             {!outcome && <p>{t('gate.waits')}</p>}

@@ -1,37 +1,53 @@
-import {
-  Autocomplete,
-  Button,
-  Fieldset,
-  Group,
-  MultiSelect,
-  NumberInput,
-  Select,
-  SimpleGrid,
-  Stack,
-  Text,
-  Textarea,
-  TextInput,
-} from '@mantine/core';
-import { DateInput } from '@mantine/dates';
-import '@mantine/dates/styles.layer.css';
+import { Button, Group, SimpleGrid, Stack, Text } from '@mantine/core';
 import { useForm } from '@mantine/form';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useBeforeUnload, useBlocker } from 'react-router';
 import { rulesFor } from '../../api/lay.ts';
 import { ApiProblem } from '../../api/problem.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
-import { songsQuery } from '../../api/songs.queries.ts';
 import { changeStudent, studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
-import { NoteField } from '../../ui/note-field.tsx';
 import { PairRows } from './pair-rows.tsx';
 import { Unsaved } from './unsaved.tsx';
-import { useVoiceChoices } from './voice-choices.ts';
+import { KindGroup, LimitsGroup, RangeGroup, WordsGroup } from './voice-form-groups.tsx';
 import { VoiceDecisions } from './voice-decisions.tsx';
 import { fileOf, unreadable, valuesOf, whatApplies, type VoiceValues } from './voice-form.values.ts';
 import classes from './students.module.css';
+
+/** The file was changed in another window meanwhile: theirs is taken, or this one is saved over it. */
+function StaleCard({ onTheirs, onMine }: { readonly onTheirs: () => void; readonly onMine: () => void }): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <div className={classes['stale']} role="alert">
+      <p>{t('students.kept')}</p>
+      <Group>
+        <Button onClick={onTheirs}>{t('students.takeTheirs')}</Button>
+        <Button variant="filled" onClick={onMine}>
+          {t('students.saveMine')}
+        </Button>
+      </Group>
+    </div>
+  );
+}
+
+/** Sends the file; what the other pages show of this student is the new one at once. */
+function useSaveVoice(
+  student: Student,
+  onDone: () => void,
+): UseMutationResult<Student, Error, { readonly values: VoiceValues; readonly version: number }> {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ values, version }) => changeStudent(student.id, { ...fileOf(values, student), version }),
+    onSuccess: (changed) => {
+      queries.setQueryData(studentTodayQuery(student.id).queryKey, (old) => old && { ...old, student: changed });
+      void queries.invalidateQueries({ queryKey: ['students'] });
+      void queries.invalidateQueries({ queryKey: ['today'] });
+      onDone();
+    },
+  });
+}
 
 /** The voice file as a form. A save that comes too late keeps what was typed and offers both ways on. */
 export function VoiceForm({
@@ -43,23 +59,12 @@ export function VoiceForm({
 }): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
-  const choices = useVoiceChoices();
-  const songs = useQuery(songsQuery).data;
   const session = useQuery(sessionQuery).data;
   const today = session?.today ?? '';
   const rules = rulesFor(session, student);
   const form = useForm<VoiceValues>({ initialValues: valuesOf(student, today) });
   const key = studentTodayQuery(student.id).queryKey;
-  const save = useMutation({
-    mutationFn: ({ values, version }: { readonly values: VoiceValues; readonly version: number }) =>
-      changeStudent(student.id, { ...fileOf(values, student), version }),
-    onSuccess: (changed) => {
-      queries.setQueryData(key, (old) => old && { ...old, student: changed });
-      void queries.invalidateQueries({ queryKey: ['students'] });
-      void queries.invalidateQueries({ queryKey: ['today'] });
-      onDone();
-    },
-  });
+  const save = useSaveVoice(student, onDone);
   const blocker = useBlocker(
     ({ currentLocation, nextLocation }) => form.isDirty() && currentLocation.pathname !== nextLocation.pathname,
   );
@@ -70,10 +75,6 @@ export function VoiceForm({
     save.error instanceof ApiProblem && save.error.code === 'STALE_WRITE' ? (save.error.current as Student) : null;
   const applies = whatApplies(form.values, rules);
   const bad = unreadable(form.values);
-  const note = (
-    name: 'low' | 'high' | 'reachLow' | 'reachHigh' | 'speakingNote' | 'hardFloor' | 'hardCeiling' | 'beltCeiling',
-    label: string,
-  ): ReactElement => <NoteField label={label} {...form.getInputProps(name)} />;
   return (
     <form
       onSubmit={form.onSubmit((values) => {
@@ -81,84 +82,21 @@ export function VoiceForm({
       })}
     >
       {stale && (
-        <div className={classes['stale']} role="alert">
-          <p>{t('students.kept')}</p>
-          <Group>
-            <Button
-              onClick={() => {
-                queries.setQueryData(key, (old) => old && { ...old, student: stale });
-                onDone();
-              }}
-            >
-              {t('students.takeTheirs')}
-            </Button>
-            <Button
-              variant="filled"
-              onClick={() => {
-                save.mutate({ values: form.values, version: stale.version });
-              }}
-            >
-              {t('students.saveMine')}
-            </Button>
-          </Group>
-        </div>
+        <StaleCard
+          onTheirs={() => {
+            queries.setQueryData(key, (old) => old && { ...old, student: stale });
+            onDone();
+          }}
+          onMine={() => {
+            save.mutate({ values: form.values, version: stale.version });
+          }}
+        />
       )}
       <SimpleGrid cols={{ base: 1, md: 2 }} spacing="xl" pt="sm">
         <Stack>
-          <Fieldset legend={t('students.sections.voice')}>
-            <Stack gap="sm">
-              <TextInput label={t('students.name')} required maxLength={120} {...form.getInputProps('name')} />
-              <Group grow>
-                <Select label={t('students.type')} data={choices.types} {...form.getInputProps('type')} />
-                {form.values.type === 'changing' && (
-                  <Select label={t('students.stage')} data={choices.changes} {...form.getInputProps('changingStage')} />
-                )}
-                <Select label={t('students.style')} data={choices.styles} {...form.getInputProps('style')} />
-                <NumberInput
-                  label={t('students.age')}
-                  min={4}
-                  max={120}
-                  allowDecimal={false}
-                  {...form.getInputProps('age')}
-                />
-              </Group>
-              <MultiSelect
-                label={t('students.otherStyles')}
-                data={choices.styles.filter(({ value }) => value !== form.values.style)}
-                {...form.getInputProps('otherStyles')}
-              />
-            </Stack>
-          </Fieldset>
-          <Fieldset legend={t('students.sections.range')}>
-            <SimpleGrid cols={2}>
-              {note('low', t('students.lowest'))}
-              {note('high', t('students.highest'))}
-              {note('reachLow', t('students.reachLow'))}
-              {note('reachHigh', t('students.reachHigh'))}
-              <DateInput
-                label={t('students.date')}
-                valueFormat="D MMMM YYYY"
-                maxDate={today}
-                {...form.getInputProps('date')}
-              />
-              {note('speakingNote', t('students.speakingNote'))}
-            </SimpleGrid>
-          </Fieldset>
-          <Fieldset legend={t('students.sections.limits')}>
-            <SimpleGrid cols={2}>
-              {note('hardFloor', t('students.hardFloorField'))}
-              {note('hardCeiling', t('students.hardCeilingField'))}
-              {applies.belt && note('beltCeiling', t('students.beltField'))}
-              <NumberInput
-                label={t('students.margin')}
-                placeholder={t('students.marginByRules', { count: rules.margin.usual })}
-                min={0}
-                max={4}
-                allowDecimal={false}
-                {...form.getInputProps('margin')}
-              />
-            </SimpleGrid>
-          </Fieldset>
+          <KindGroup form={form} />
+          <RangeGroup form={form} today={today} />
+          <LimitsGroup form={form} rules={rules} applies={applies} />
           <VoiceDecisions form={form} today={today} applies={applies} />
         </Stack>
         <Stack>
@@ -170,26 +108,7 @@ export function VoiceForm({
           />
           <PairRows form={form} list="avoid" legend={t('students.sections.zones')} addLabel={t('students.addZone')} />
           <PairRows form={form} list="gaps" legend={t('students.gaps')} addLabel={t('students.addGap')} />
-          <Fieldset legend={t('students.sections.words')}>
-            <Stack gap="sm">
-              <Autocomplete
-                label={t('students.piece')}
-                description={t('students.pieceHint')}
-                maxLength={200}
-                data={songs?.map(({ song }) => song.name) ?? []}
-                {...form.getInputProps('piece')}
-              />
-              <Textarea label={t('students.wantedField')} autosize maxLength={400} {...form.getInputProps('wanted')} />
-              <Textarea label={t('students.goalsField')} autosize minRows={2} {...form.getInputProps('goals')} />
-              <Textarea
-                label={t('students.note')}
-                autosize
-                minRows={3}
-                maxLength={4000}
-                {...form.getInputProps('note')}
-              />
-            </Stack>
-          </Fieldset>
+          <WordsGroup form={form} />
           {bad.length > 0 && <Text c="var(--brick-text)">{t('students.badNote')}</Text>}
           {!stale && <FormProblem error={save.error} />}
         </Stack>
