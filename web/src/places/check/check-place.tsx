@@ -63,6 +63,149 @@ function reduce(state: ReturnType<typeof startCheck>, action: CheckAction | { re
   return action.type === 'afresh' ? startCheck() : conductCheck(state, action);
 }
 
+interface WayProps {
+  readonly way: CheckWay;
+  readonly onWay: (way: CheckWay) => void;
+  readonly singer: SingerName;
+  readonly onSinger: (singer: SingerName) => void;
+  /** Whether the sound may be kept at all, and whether it is. */
+  readonly mayKeep: boolean;
+  readonly isKept: boolean;
+  readonly onKept: (isKept: boolean) => void;
+}
+
+/** How the notes come in: keys, a keyboard, the microphone or the simulated singer. */
+function WayOfCheck({ way, onWay, singer, onSinger, mayKeep, isKept, onKept }: WayProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <div className={classes['way']}>
+      <SegmentedControl
+        aria-label={t('check.way')}
+        data={CHECK_WAYS.map((value) => ({ value, label: t(`check.ways.${value}`) }))}
+        value={way}
+        onChange={(value) => {
+          void wakePiano();
+          onWay(CHECK_WAYS.find((known) => known === value) ?? 'keys');
+        }}
+      />
+      {way === 'microphone' && (
+        <Switch
+          label={t(mayKeep ? 'check.keepSound' : 'check.noConsent')}
+          disabled={!mayKeep}
+          checked={isKept}
+          onChange={({ currentTarget }) => {
+            onKept(currentTarget.checked);
+          }}
+        />
+      )}
+      {way === 'simulated' && (
+        <Select
+          aria-label={t('check.singer')}
+          w={190}
+          data={(Object.keys(SINGERS) as SingerName[]).map((value) => ({
+            value,
+            label: t(`check.singers.${value}`),
+          }))}
+          value={singer}
+          onChange={(value) => {
+            if (value) onSinger(value);
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+interface HeardProps {
+  readonly student: Student;
+  readonly state: ReturnType<typeof startCheck>;
+  readonly act: (action: CheckAction) => void;
+  readonly way: CheckWay;
+  readonly hearing: ReturnType<typeof useHearing>;
+  readonly keyboards: ReturnType<typeof useKeyboards>[0];
+}
+
+/** What is asked for now, and where it is heard or pressed. */
+function AskedNow({ student, state, act, way, hearing, keyboards }: HeardProps): ReactElement {
+  const { t } = useTranslation();
+  // What is looked over at the end is asked for no more.
+  const phase = state.phase === 'review' ? 'up' : state.phase;
+  const target = phase === 'speaking' ? (student.voice.speakingNote ?? USUAL_SPEAKING) : state.target;
+  const isHeard = way === 'microphone' || way === 'simulated';
+  return (
+    <div className={classes['check']}>
+      <div>
+        <p className="visually-hidden" role="status">
+          {state.last !== null && `${writeNote(state.last)} ${t(`check.ease.${state.sung[state.last] ?? 'missing'}`)}`}
+        </p>
+        {phase === 'speaking' ? (
+          <SpeakingNote
+            way={way}
+            talk={hearing.talk}
+            usual={target}
+            onSpeaking={(midi) => {
+              act({ type: 'speaking', midi });
+            }}
+          />
+        ) : (
+          <p className={classes['ask']} role="status">
+            <span>{t(`check.asks.${phase}`)}</span> <b className="heading">{writeNote(target)}</b>
+            <span>{t(state.ease === 'easy' ? 'check.easily' : 'check.onlyJust')}</span>
+          </p>
+        )}
+        {isHeard && <Trace frames={hearing.frames} target={target} />}
+        {way === 'keys' && (
+          <NoteKeys
+            label={t('check.keys')}
+            target={target}
+            span={spanOfCheck(student, target)}
+            onNote={(midi) => {
+              act(phase === 'speaking' ? { type: 'speaking', midi } : { type: 'held', midi });
+            }}
+          />
+        )}
+        {way === 'midi' && hearing.isOn && keyboards.simulated && (
+          <>
+            <NoteKeys label={t('check.keys')} target={target} onNote={keyboards.simulated.press} />
+            <Button mt="sm" onClick={keyboards.simulated.pullOut}>
+              {t('check.pullOut')}
+            </Button>
+          </>
+        )}
+        {phase !== 'speaking' && <CheckActs state={state} act={act} canTake={way !== 'simulated'} />}
+      </div>
+      <SungNotes state={state} />
+    </div>
+  );
+}
+
+/** What is wrong with what the notes come in by, and what changed in it. */
+function HearingNotes({
+  hearing,
+  onPlugIn,
+}: Pick<HeardProps, 'hearing'> & { readonly onPlugIn: () => void }): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <>
+      {hearing.trouble && (
+        <p className={classes['trouble']} role="alert">
+          {t(`check.trouble.${hearing.trouble}`)}
+          {hearing.trouble.startsWith('MIDI_') && (
+            <Button size="compact-md" ml="sm" onClick={onPlugIn}>
+              {t('check.plugIn')}
+            </Button>
+          )}
+        </p>
+      )}
+      {hearing.notice && (
+        <p className={classes['notice']} role="status">
+          {t(`check.notice.${hearing.notice}`)}
+        </p>
+      )}
+    </>
+  );
+}
+
 function Check({ student }: { readonly student: Student }): ReactElement {
   const { t } = useTranslation();
   const navigate = useNavigate();
@@ -85,8 +228,6 @@ function Check({ student }: { readonly student: Student }): ReactElement {
     keepCheck(student.id, state);
   }, [student.id, state]);
   const { phase } = state;
-  const target = phase === 'speaking' ? (student.voice.speakingNote ?? USUAL_SPEAKING) : state.target;
-  const isHeard = way === 'microphone' || way === 'simulated';
   return (
     <>
       <div className={classes['head']}>
@@ -103,61 +244,21 @@ function Check({ student }: { readonly student: Student }): ReactElement {
           </ol>
         </div>
         {phase !== 'review' && (
-          <div className={classes['way']}>
-            <SegmentedControl
-              aria-label={t('check.way')}
-              data={CHECK_WAYS.map((value) => ({ value, label: t(`check.ways.${value}`) }))}
-              value={way}
-              onChange={(value) => {
-                void wakePiano();
-                setWay(CHECK_WAYS.find((known) => known === value) ?? 'keys');
-              }}
-            />
-            {way === 'microphone' && (
-              <Switch
-                label={t(mayKeep ? 'check.keepSound' : 'check.noConsent')}
-                disabled={!mayKeep}
-                checked={isKept}
-                onChange={({ currentTarget }) => {
-                  setKept(currentTarget.checked);
-                }}
-              />
-            )}
-            {way === 'simulated' && (
-              <Select
-                aria-label={t('check.singer')}
-                w={190}
-                data={(Object.keys(SINGERS) as SingerName[]).map((value) => ({
-                  value,
-                  label: t(`check.singers.${value}`),
-                }))}
-                value={singer}
-                onChange={(value) => {
-                  if (value) setSinger(value);
-                }}
-              />
-            )}
-          </div>
+          <WayOfCheck
+            way={way}
+            onWay={setWay}
+            singer={singer}
+            onSinger={setSinger}
+            mayKeep={mayKeep}
+            isKept={isKept}
+            onKept={setKept}
+          />
         )}
         <Button component={Link} to={`/students/${student.id}`} ml={phase === 'review' ? 'auto' : 0}>
           {t('check.leave')}
         </Button>
       </div>
-      {hearing.trouble && (
-        <p className={classes['trouble']} role="alert">
-          {t(`check.trouble.${hearing.trouble}`)}
-          {hearing.trouble.startsWith('MIDI_') && (
-            <Button size="compact-md" ml="sm" onClick={plugIn}>
-              {t('check.plugIn')}
-            </Button>
-          )}
-        </p>
-      )}
-      {hearing.notice && (
-        <p className={classes['notice']} role="status">
-          {t(`check.notice.${hearing.notice}`)}
-        </p>
-      )}
+      <HearingNotes hearing={hearing} onPlugIn={plugIn} />
       {phase === 'review' ? (
         <CheckReview
           student={student}
@@ -172,50 +273,7 @@ function Check({ student }: { readonly student: Student }): ReactElement {
           }}
         />
       ) : (
-        <div className={classes['check']}>
-          <div>
-            <p className="visually-hidden" role="status">
-              {state.last !== null &&
-                `${writeNote(state.last)} ${t(`check.ease.${state.sung[state.last] ?? 'missing'}`)}`}
-            </p>
-            {phase === 'speaking' ? (
-              <SpeakingNote
-                way={way}
-                talk={hearing.talk}
-                usual={target}
-                onSpeaking={(midi) => {
-                  act({ type: 'speaking', midi });
-                }}
-              />
-            ) : (
-              <p className={classes['ask']} role="status">
-                <span>{t(`check.asks.${phase}`)}</span> <b className="heading">{writeNote(target)}</b>
-                <span>{t(state.ease === 'easy' ? 'check.easily' : 'check.onlyJust')}</span>
-              </p>
-            )}
-            {isHeard && <Trace frames={hearing.frames} target={target} />}
-            {way === 'keys' && (
-              <NoteKeys
-                label={t('check.keys')}
-                target={target}
-                span={spanOfCheck(student, target)}
-                onNote={(midi) => {
-                  act(phase === 'speaking' ? { type: 'speaking', midi } : { type: 'held', midi });
-                }}
-              />
-            )}
-            {way === 'midi' && hearing.isOn && keyboards.simulated && (
-              <>
-                <NoteKeys label={t('check.keys')} target={target} onNote={keyboards.simulated.press} />
-                <Button mt="sm" onClick={keyboards.simulated.pullOut}>
-                  {t('check.pullOut')}
-                </Button>
-              </>
-            )}
-            {phase !== 'speaking' && <CheckActs state={state} act={act} canTake={way !== 'simulated'} />}
-          </div>
-          <SungNotes state={state} />
-        </div>
+        <AskedNow student={student} state={state} act={act} way={way} hearing={hearing} keyboards={keyboards} />
       )}
     </>
   );

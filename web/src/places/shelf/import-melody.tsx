@@ -24,25 +24,18 @@ function tempoWithin(tempo: number): number {
   return Math.min(FASTEST, Math.max(SLOWEST, tempo));
 }
 
-/** A tune from a file: a part of it is picked and becomes an exercise; what cannot be kept is said first. */
-export function ImportMelody({ name, melody }: { readonly name: string; readonly melody: Melody }): ReactElement {
-  const { t } = useTranslation();
+type Written = Extract<ReturnType<typeof patternOutcome>, { readonly written: unknown }>['written'];
+
+interface Kept {
+  readonly title: string;
+  readonly mode: Mode;
+  readonly written: Written | null;
+}
+
+/** Puts the part that was chosen on the shelf as an exercise, or the whole tune among the songs. */
+function useKeepMelody(melody: Melody, { title, mode, written }: Kept) {
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const count = melody.events.length;
-  const [title, setTitle] = useState(melody.title);
-  const [[from, to], setPart] = useState<[number, number]>([0, Math.min(count, FIRST_NOTES)]);
-  const [tonic, setTonic] = useState(() => proposeTonic(melody));
-  const [mode, setMode] = useState<Mode>(melody.mode ?? 'major');
-  const outcome = useMemo(
-    () => patternOutcome({ ...melody, events: melody.events.slice(from, to) }, tonic, mode),
-    [melody, from, to, tonic, mode],
-  );
-  const written = 'written' in outcome ? outcome.written : null;
-  const pattern = useMemo(
-    () => written && parsePattern(written.pattern, { mode: written.mode, syllables: written.syllables }),
-    [written],
-  );
   const keep = useMutation({
     mutationFn: () => {
       const work = {
@@ -76,6 +69,75 @@ export function ImportMelody({ name, melody }: { readonly name: string; readonly
     },
     onSuccess: () => queries.invalidateQueries({ queryKey: ['songs'] }),
   });
+  return { keep, keepWhole };
+}
+
+interface MelodyFieldsProps {
+  readonly title: string;
+  readonly onTitle: (title: string) => void;
+  readonly tonic: number;
+  readonly onTonic: (tonic: number) => void;
+  readonly mode: Mode;
+  readonly onMode: (mode: Mode) => void;
+}
+
+/** What the tune is called, and how it is read. */
+function MelodyFields({ title, onTitle, tonic, onTonic, mode, onMode }: MelodyFieldsProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <Group align="flex-end">
+      <TextInput
+        w={280}
+        label={t('shelf.sheet.place.name')}
+        maxLength={120}
+        value={title}
+        onChange={({ currentTarget }) => {
+          onTitle(currentTarget.value);
+        }}
+      />
+      <Select
+        w={150}
+        searchable
+        allowDeselect={false}
+        label={t('shelf.importing.tonic')}
+        data={Array.from({ length: 49 }, (_, index) => ({ value: String(36 + index), label: writeNote(36 + index) }))}
+        value={String(tonic)}
+        onChange={(value) => {
+          if (value !== null) onTonic(Number(value));
+        }}
+      />
+      <Select
+        w={190}
+        allowDeselect={false}
+        label={t('shelf.sheet.mode')}
+        data={(Object.keys(MODES) as Mode[]).map((value) => ({ value, label: t(`shelf.modes.${value}`) }))}
+        value={mode}
+        onChange={(value) => {
+          if (value !== null) onMode(value);
+        }}
+      />
+    </Group>
+  );
+}
+
+/** A tune from a file: a part of it is picked and becomes an exercise; what cannot be kept is said first. */
+export function ImportMelody({ name, melody }: { readonly name: string; readonly melody: Melody }): ReactElement {
+  const { t } = useTranslation();
+  const count = melody.events.length;
+  const [title, setTitle] = useState(melody.title);
+  const [[from, to], setPart] = useState<[number, number]>([0, Math.min(count, FIRST_NOTES)]);
+  const [tonic, setTonic] = useState(() => proposeTonic(melody));
+  const [mode, setMode] = useState<Mode>(melody.mode ?? 'major');
+  const outcome = useMemo(
+    () => patternOutcome({ ...melody, events: melody.events.slice(from, to) }, tonic, mode),
+    [melody, from, to, tonic, mode],
+  );
+  const written = 'written' in outcome ? outcome.written : null;
+  const pattern = useMemo(
+    () => written && parsePattern(written.pattern, { mode: written.mode, syllables: written.syllables }),
+    [written],
+  );
+  const { keep, keepWhole } = useKeepMelody(melody, { title, mode, written });
   return (
     <section className={classes['preview']} aria-label={t('shelf.importing.tune')}>
       <h2>{name}</h2>
@@ -89,38 +151,7 @@ export function ImportMelody({ name, melody }: { readonly name: string; readonly
           </ul>
         </div>
       )}
-      <Group align="flex-end">
-        <TextInput
-          w={280}
-          label={t('shelf.sheet.place.name')}
-          maxLength={120}
-          value={title}
-          onChange={({ currentTarget }) => {
-            setTitle(currentTarget.value);
-          }}
-        />
-        <Select
-          w={150}
-          searchable
-          allowDeselect={false}
-          label={t('shelf.importing.tonic')}
-          data={Array.from({ length: 49 }, (_, index) => ({ value: String(36 + index), label: writeNote(36 + index) }))}
-          value={String(tonic)}
-          onChange={(value) => {
-            if (value !== null) setTonic(Number(value));
-          }}
-        />
-        <Select
-          w={190}
-          allowDeselect={false}
-          label={t('shelf.sheet.mode')}
-          data={(Object.keys(MODES) as Mode[]).map((value) => ({ value, label: t(`shelf.modes.${value}`) }))}
-          value={mode}
-          onChange={(value) => {
-            if (value !== null) setMode(value);
-          }}
-        />
-      </Group>
+      <MelodyFields title={title} onTitle={setTitle} tonic={tonic} onTonic={setTonic} mode={mode} onMode={setMode} />
       {count > 2 && (
         <div className={classes['part']}>
           <span id="part">{t('shelf.importing.part', { from: from + 1, to, count })}</span>

@@ -73,25 +73,105 @@ function TodayLine({
   );
 }
 
-/** One lesson: whose it is, how the voice is today, what is ready, and the one press to begin. */
-export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): ReactElement {
+/** How the voice is today, what the last time and the days since say, and what to do differently. */
+function HowItIs({
+  lesson,
+  isNext,
+  exercises,
+  now,
+  laid,
+}: LessonRowProps & { readonly laid: LaidRoutine | null }): ReactElement {
   const { t } = useTranslation();
   const { student, conditions, routine, lastRun } = lesson;
   const setCondition = useCondition(student.id);
   const { isShared } = useShown();
-  const { draftFor, isPending } = useDraftFor();
-  const lay = useLay();
-  const laid = useMemo(
-    () => (routine ? lay(routine, lesson, exercises, now) : null),
-    [routine, lesson, exercises, now, lay],
-  );
   const context = useRoutineContext(lesson, exercises, now, routine?.kind ?? 'lesson');
-  const { voice } = student;
   const last = lastRun && {
     day: recentDayText(lastRun.startedAt, now),
     high: lastRun.highest === null ? '–' : writeNote(lastRun.highest),
     ease: lastRun.ease ?? '–',
   };
+  return (
+    <div className={classes['how']}>
+      <ConditionPicker value={conditions} onChange={setCondition} />
+      {lastRun && lastRun.note !== '' && !isShared && (
+        <p className={classes['forToday']}>{t('today.lineForToday', { line: lastRun.note })}</p>
+      )}
+      {lesson.practised && !isShared && (
+        <p className={classes['forToday']}>
+          {t('today.practised', { count: lesson.practised.times })}
+          {lesson.practised.ease !== null && ` · ${t(`piano.easeWords.${String(lesson.practised.ease) as '1'}`)}`}
+          {lesson.practised.note !== '' && ` · “${lesson.practised.note}”`}
+        </p>
+      )}
+      {routine && laid && !isShared && (
+        <LessonLines
+          studentId={student.id}
+          routineId={routine.id}
+          steps={laid.steps}
+          context={context}
+          isShort={!isNext}
+        />
+      )}
+      <small>
+        {last ? t('today.lastRun', last) : t('today.neverRun')}
+        {conditions.length === 0 &&
+          !isShared &&
+          dayHints(lesson.lesson.startsAt, student.note).map(({ condition, why }) => (
+            <button
+              key={why}
+              type="button"
+              className={classes['hint']}
+              onClick={() => {
+                setCondition([condition]);
+              }}
+            >
+              {t(`today.hints.${why}`)}
+            </button>
+          ))}
+      </small>
+    </div>
+  );
+}
+
+/** The one press to begin, or to have something to begin with. */
+function Act({ lesson, isNext }: Pick<LessonRowProps, 'lesson' | 'isNext'>): ReactElement {
+  const { t } = useTranslation();
+  const { student, routine } = lesson;
+  const { draftFor, isPending } = useDraftFor();
+  return routine ? (
+    <Button
+      component={Link}
+      to={`/sing/${routine.id}`}
+      aria-label={`${t('today.sing')}, ${student.name}`}
+      variant={isNext ? 'filled' : 'default'}
+      rightSection={isNext ? <KeyCap>↵</KeyCap> : undefined}
+    >
+      {t('today.sing')}
+    </Button>
+  ) : (
+    <Button
+      variant={isNext ? 'filled' : 'default'}
+      loading={isPending}
+      onClick={() => {
+        draftFor(student.id);
+      }}
+    >
+      {t('today.build')}
+    </Button>
+  );
+}
+
+/** One lesson: whose it is, how the voice is today, what is ready, and the one press to begin. */
+export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): ReactElement {
+  const { t } = useTranslation();
+  const { student, routine } = lesson;
+  const lay = useLay();
+  const laid = useMemo(
+    () => (routine ? lay(routine, lesson, exercises, now) : null),
+    [routine, lesson, exercises, now, lay],
+  );
+  const { voice } = student;
   return (
     <li className={classes['lesson']} data-next={isNext}>
       <div className={classes['time']}>
@@ -106,45 +186,7 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
           {t(`voices.${voice.type}`)} · {t(`styles.${voice.style}`)}
         </small>
       </div>
-      <div className={classes['how']}>
-        <ConditionPicker value={conditions} onChange={setCondition} />
-        {lastRun && lastRun.note !== '' && !isShared && (
-          <p className={classes['forToday']}>{t('today.lineForToday', { line: lastRun.note })}</p>
-        )}
-        {lesson.practised && !isShared && (
-          <p className={classes['forToday']}>
-            {t('today.practised', { count: lesson.practised.times })}
-            {lesson.practised.ease !== null && ` · ${t(`piano.easeWords.${String(lesson.practised.ease) as '1'}`)}`}
-            {lesson.practised.note !== '' && ` · “${lesson.practised.note}”`}
-          </p>
-        )}
-        {routine && laid && !isShared && (
-          <LessonLines
-            studentId={student.id}
-            routineId={routine.id}
-            steps={laid.steps}
-            context={context}
-            isShort={!isNext}
-          />
-        )}
-        <small>
-          {last ? t('today.lastRun', last) : t('today.neverRun')}
-          {conditions.length === 0 &&
-            !isShared &&
-            dayHints(lesson.lesson.startsAt, student.note).map(({ condition, why }) => (
-              <button
-                key={why}
-                type="button"
-                className={classes['hint']}
-                onClick={() => {
-                  setCondition([condition]);
-                }}
-              >
-                {t(`today.hints.${why}`)}
-              </button>
-            ))}
-        </small>
-      </div>
+      <HowItIs lesson={lesson} isNext={isNext} exercises={exercises} now={now} laid={laid} />
       <TodayLine lesson={lesson} laid={laid} />
       {routine ? (
         <span className={classes['flight']}>
@@ -156,27 +198,7 @@ export function LessonRow({ lesson, isNext, exercises, now }: LessonRowProps): R
       ) : (
         <span className={classes['flight']} />
       )}
-      {routine ? (
-        <Button
-          component={Link}
-          to={`/sing/${routine.id}`}
-          aria-label={`${t('today.sing')}, ${student.name}`}
-          variant={isNext ? 'filled' : 'default'}
-          rightSection={isNext ? <KeyCap>↵</KeyCap> : undefined}
-        >
-          {t('today.sing')}
-        </Button>
-      ) : (
-        <Button
-          variant={isNext ? 'filled' : 'default'}
-          loading={isPending}
-          onClick={() => {
-            draftFor(student.id);
-          }}
-        >
-          {t('today.build')}
-        </Button>
-      )}
+      <Act lesson={lesson} isNext={isNext} />
     </li>
   );
 }
