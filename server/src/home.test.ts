@@ -75,7 +75,7 @@ test('a link opens the routines of one student, narrower than in a lesson, and n
 });
 
 test('it opens none of the other routes', async () => {
-  const ids = { studentId, routineId, linkId, token, runId: v7(), lockId: v7() };
+  const ids = { studentId, routineId, linkId, token, runId: v7(), lockId: v7(), answerId: v7() };
   const routes = routesOf(openApiDocument(server.app)).filter(
     ({ path }) => path.startsWith('/students') || path.startsWith('/ro') || path.startsWith('/ru') || path === '/today',
   );

@@ -22,6 +22,8 @@ const RUN_WHOLE = {
   sung: [],
   stops: [],
   revision: 1,
+  results: null,
+  corrections: [],
 };
 
 /** Every address that shows something of the studio, with what it is made of. */
@@ -29,6 +31,7 @@ const PLACES: readonly (readonly [address: string, needs: string])[] = [
   ['/today', 'GET /api/today'],
   ['/students', 'GET /api/students'],
   [`/students/${STUDENT}`, `GET /api/students/${STUDENT}/today`],
+  [`/students/${STUDENT}/review`, `GET /api/students/${STUDENT}/progress`],
   [`/students/${STUDENT}/check`, `GET /api/students/${STUDENT}/today`],
   [`/routines/${ROUTINE}`, `GET /api/routines/${ROUTINE}`],
   [`/sing/${ROUTINE}`, `GET /api/routines/${ROUTINE}`],

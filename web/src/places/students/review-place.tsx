@@ -20,40 +20,51 @@ import classes from './review.module.css';
 
 const QUESTIONS = ['trained', 'moved', 'untouched', 'next'] as const satisfies readonly (keyof TermReview)[];
 
-/** What the last twelve weeks come to; nothing until all of it is there. */
-function useTerm(student: Student | undefined): { readonly review: TermReview; readonly from: string } | undefined {
-  const id = student?.id ?? '';
-  const enabled = id !== '';
-  const progress = useQuery({ ...progressQuery(id), enabled }).data;
-  const history = useQuery({ ...historyQuery(id), enabled }).data;
-  const checks = useQuery({ ...rangeChecksQuery(id), enabled }).data;
+interface Term {
+  readonly review: TermReview;
+  /** ISO days. */
+  readonly from: string;
+  readonly to: string;
+}
+
+/** What the last twelve weeks come to; nothing until all of it is there, and what keeps it from being there. */
+function useTerm(student: Student): { readonly term: Term | undefined; readonly error: Error | null } {
+  const { id } = student;
+  const all = {
+    progress: useQuery(progressQuery(id)),
+    history: useQuery(historyQuery(id)),
+    checks: useQuery(rangeChecksQuery(id)),
+  };
+  const [progress, history, checks] = [all.progress.data, all.history.data, all.checks.data];
   const exercises = useQuery(shelfQuery).data;
   const today = useQuery(sessionQuery).data?.today;
-  return useMemo(() => {
-    if (!student || !progress || !history || !checks || !exercises || today === undefined) return undefined;
+  const term = useMemo(() => {
+    if (!progress || !history || !checks || !exercises || today === undefined) return undefined;
     const from = progress.ranges[0]?.date ?? today;
     const sung = new Set([...history.lastSung, ...history.results].map(({ exerciseId }) => exerciseId));
     const ofTerm = checks
       .flatMap(({ day: date, low, high }) => (date >= from ? [{ date, low, high }] : []))
       .sort((a, b) => a.date.localeCompare(b.date));
-    return { from, review: termReview({ progress, voice: student.voice, checks: ofTerm, sung, exercises, today }) };
+    const review = termReview({ progress, voice: student.voice, checks: ofTerm, sung, exercises, today });
+    return { from, to: today, review };
   }, [student, progress, history, checks, exercises, today]);
+  return { term, error: all.progress.error ?? all.history.error ?? all.checks.error };
 }
 
 /** The paper: the teacher's words on top, then what the weeks say. */
 function Paper({ student }: { readonly student: Student }): ReactElement {
   const { t } = useTranslation();
-  const term = useTerm(student);
-  const today = useQuery(sessionQuery).data?.today;
+  const { term, error } = useTerm(student);
   const [words, setWords] = useLocalStorage({ key: `soft-lark-review-${student.id}`, defaultValue: '' });
-  if (!term || today === undefined) return <Shape rows={6} height={60} />;
+  if (error && !term) return <Failure error={error} />;
+  if (!term) return <Shape rows={6} height={60} />;
   return (
     <article className={classes['paper']}>
       <header>
         <h1 className="heading">
           <bdi>{student.name}</bdi>
         </h1>
-        <p>{t('students.review.span', { from: dayText(term.from), to: dayText(today) })}</p>
+        <p>{t('students.review.span', { from: dayText(term.from), to: dayText(term.to) })}</p>
       </header>
       <Textarea
         label={t('students.review.words')}
