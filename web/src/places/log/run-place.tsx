@@ -246,6 +246,16 @@ export function RunPlace(): ReactElement {
         {run.endedAt === null && ` · ${t('log.open')}`}
       </p>
       {run.note && <blockquote className={classes['quote']}>{run.note}</blockquote>}
+      {!isCorrecting && run.endedAt !== null && !isShared && (
+        <Button
+          size="sm"
+          onClick={() => {
+            setCorrecting(true);
+          }}
+        >
+          {t('log.correct.open')}
+        </Button>
+      )}
       <Corrections run={run} nameOf={nameOf} />
       {isCorrecting ? (
         <CorrectRun
@@ -264,16 +274,6 @@ export function RunPlace(): ReactElement {
         />
       ) : (
         <RunSteps run={run} beside={beside} shelf={shelf} />
-      )}
-      {!isCorrecting && run.endedAt !== null && !isShared && (
-        <Button
-          mt="md"
-          onClick={() => {
-            setCorrecting(true);
-          }}
-        >
-          {t('log.correct.open')}
-        </Button>
       )}
     </>
   );

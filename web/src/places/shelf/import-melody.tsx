@@ -72,6 +72,21 @@ function useKeepMelody(melody: Melody, { title, mode, written }: Kept) {
   return { keep, keepWhole };
 }
 
+/** What of the file could not be kept. */
+function Dropped({ sentences }: { readonly sentences: readonly string[] }): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <div role="note">
+      <b>{t('shelf.importing.dropped')}</b>
+      <ul>
+        {sentences.map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
 interface MelodyFieldsProps {
   readonly title: string;
   readonly onTitle: (title: string) => void;
@@ -141,16 +156,7 @@ export function ImportMelody({ name, melody }: { readonly name: string; readonly
   return (
     <section className={classes['preview']} aria-label={t('shelf.importing.tune')}>
       <h2>{name}</h2>
-      {melody.dropped.length > 0 && (
-        <div role="note">
-          <b>{t('shelf.importing.dropped')}</b>
-          <ul>
-            {melody.dropped.map((sentence) => (
-              <li key={sentence}>{sentence}</li>
-            ))}
-          </ul>
-        </div>
-      )}
+      {melody.dropped.length > 0 && <Dropped sentences={melody.dropped} />}
       <MelodyFields title={title} onTitle={setTitle} tonic={tonic} onTonic={setTonic} mode={mode} onMode={setMode} />
       {count > 2 && (
         <div className={classes['part']}>

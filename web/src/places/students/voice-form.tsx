@@ -32,6 +32,24 @@ function StaleCard({ onTheirs, onMine }: { readonly onTheirs: () => void; readon
   );
 }
 
+interface SaveBarProps {
+  readonly isBad: boolean;
+  readonly isPending: boolean;
+  readonly onCancel: () => void;
+}
+
+function SaveBar({ isBad, isPending, onCancel }: SaveBarProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <Group justify="flex-end" className={classes['saveBar'] ?? ''}>
+      <Button onClick={onCancel}>{t('app.cancel')}</Button>
+      <Button type="submit" variant="filled" loading={isPending} disabled={isBad}>
+        {t('students.save')}
+      </Button>
+    </Group>
+  );
+}
+
 /** Sends the file; what the other pages show of this student is the new one at once. */
 function useSaveVoice(
   student: Student,
@@ -113,12 +131,7 @@ export function VoiceForm({
           {!stale && <FormProblem error={save.error} />}
         </Stack>
       </SimpleGrid>
-      <Group justify="flex-end" className={classes['saveBar'] ?? ''}>
-        <Button onClick={onDone}>{t('app.cancel')}</Button>
-        <Button type="submit" variant="filled" loading={save.isPending} disabled={bad.length > 0}>
-          {t('students.save')}
-        </Button>
-      </Group>
+      <SaveBar isBad={bad.length > 0} isPending={save.isPending} onCancel={onDone} />
       <Unsaved
         isOpen={blocker.state === 'blocked'}
         canSave={bad.length === 0}
