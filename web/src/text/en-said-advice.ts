@@ -1,7 +1,5 @@
 import type { LineCode } from '@soft-lark/core';
-import type { Texts } from './texts.types.ts';
-
-type Tail<Code extends string> = Code extends `${string}.${infer Name}` ? Name : never;
+import type { Tail, Texts } from './texts.types.ts';
 
 /** What advice rests on. */
 export const advice = {

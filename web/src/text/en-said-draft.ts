@@ -1,7 +1,5 @@
 import type { DraftCode, MissingCode, WhyNotCode } from '@soft-lark/core';
-import type { Texts } from './texts.types.ts';
-
-type Tail<Code extends string> = Code extends `${string}.${infer Name}` ? Name : never;
+import type { Tail, Texts } from './texts.types.ts';
 
 /** Why a step was taken; the first two stand in one sentence. */
 export const draft = {

@@ -1,7 +1,5 @@
 import type { LimitCode, ProblemCode, RulePath } from '@soft-lark/core';
-import type { Texts } from './texts.types.ts';
-
-type Tail<Code extends string> = Code extends `${string}.${infer Name}` ? Name : never;
+import type { Tail, Texts } from './texts.types.ts';
 
 /** Lines of the limit ledger. */
 export const limit = {

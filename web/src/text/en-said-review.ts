@@ -1,7 +1,5 @@
 import type { Finding, FixCode } from '@soft-lark/core';
-import type { Texts } from './texts.types.ts';
-
-type Tail<Code extends string> = Code extends `${string}.${infer Name}` ? Name : never;
+import type { Tail, Texts } from './texts.types.ts';
 
 /** What the review has to say, a sentence a rule. */
 export const finding = {

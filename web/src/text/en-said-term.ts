@@ -1,5 +1,5 @@
 import type { TermCode } from '@soft-lark/core';
-import type { Texts } from './texts.types.ts';
+import type { Tail, Texts } from './texts.types.ts';
 
 /** What a term comes to. */
 export const term = {
@@ -22,4 +22,4 @@ export const term = {
   check: 'A range check: the range was never measured.',
   check_old: 'A range check: the last one is {{count}} days old.',
   'go-on': 'Go on as it is.',
-} as const satisfies Texts<TermCode extends `term.${infer Name}` ? Name : never>;
+} as const satisfies Texts<Tail<TermCode>>;
