@@ -76,8 +76,11 @@ async function singFirstNote(page: Page, { press }: Hand): Promise<void> {
     await press(page.getByRole('radio', { name: answer, exact: true }));
   await press(page.getByRole('button', { name: 'Begin' }));
   while ((await keyNow(page).count()) === 0) await press(act(page, 'Next step').first());
-  await press(act(page, 'Start'));
-  await expect(page.locator('[data-now]').or(keyNow(page)).first()).toBeVisible();
+  // A press that meets the step before, which is still being drawn, is given again, as a person would.
+  await expect(async () => {
+    if (await act(page, 'Start').isVisible()) await press(act(page, 'Start'));
+    await expect(act(page, 'Start')).toBeHidden({ timeout: 4000 });
+  }).toPass();
 }
 
 /** The rest of a lesson in a hurry: a few keys, then out, with the ease said. */

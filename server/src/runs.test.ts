@@ -177,7 +177,7 @@ describe('runs', () => {
       ...{ id: v7(), ease: 2, note: 'heavy' },
       keys: [{ id: keyId(high), outcome: 'skipped', marks: ['crack'] }],
     };
-    const { body } = await teacher.call('post', `/runs/${id}/corrections`, wanted);
+    const body = (await teacher.call('post', `/runs/${id}/corrections`, wanted)).body as object;
     expect(body).toMatchObject({ ease: 2, note: 'heavy', sungKeys: 1, highest: 67, marks: ['crack', 'pain'] });
     expect((body as { corrections: object[] }).corrections).toMatchObject([
       { ease: 5, note: 'light', keys: [{ id: keyId(high), outcome: 'sung', marks: ['strain', 'pain'] }] },
