@@ -3,7 +3,8 @@ import { formatPattern, narrowPattern } from '../pattern/index.ts';
 import { writeNote } from '../pitch/index.ts';
 import type { LadderInput } from './ladder.types.ts';
 
-function badSetting(setting: string, value: unknown, wanted: string, nearest: number): LadderError {
+/** A setting of a ladder or a glide that is none, with the nearest that works. */
+export function badSetting(setting: string, value: unknown, wanted: string, nearest: number): LadderError {
   return new LadderError(
     'BAD_SETTING',
     `${setting} is ${String(value)}; it must be ${wanted}.`,

@@ -1,5 +1,6 @@
 import { LadderError } from '../errors.ts';
 import { writeNote } from '../pitch/index.ts';
+import { badSetting } from './check-settings.ts';
 import type { Statement } from '../statement.ts';
 import type { PitchRange } from '../voice/index.ts';
 
@@ -64,27 +65,14 @@ const LEGS: Readonly<Record<SirenShape, readonly ('up' | 'down')[]>> = {
   'down-up': ['down', 'up'],
 };
 
-function refuse(setting: string, value: number, wanted: string, nearest: number): LadderError {
-  return new LadderError(
-    'BAD_SETTING',
-    `${setting} is ${String(value)}; it must be ${wanted}.`,
-    `Set ${setting} to ${String(nearest)}.`,
-    {
-      setting,
-      value: nearest,
-    },
-    { setting, value: String(value), nearest, context: setting },
-  );
-}
-
 function checkSiren(input: SirenInput): void {
   const { floor, ceiling, repeats, secondsEach, restSeconds } = input;
-  if (!(Number.isInteger(repeats) && repeats >= 1)) throw refuse('repeats', repeats, 'a whole number from 1', 1);
-  if (!(secondsEach > 0)) throw refuse('secondsEach', secondsEach, 'over 0', 4);
-  if (!(restSeconds >= 0)) throw refuse('restSeconds', restSeconds, '0 or more', 0);
+  if (!(Number.isInteger(repeats) && repeats >= 1)) throw badSetting('repeats', repeats, 'a whole number from 1', 1);
+  if (!(secondsEach > 0)) throw badSetting('secondsEach', secondsEach, 'over 0', 4);
+  if (!(restSeconds >= 0)) throw badSetting('restSeconds', restSeconds, '0 or more', 0);
   for (const setting of ['lowShare', 'highShare'] as const) {
     const share = input[setting];
-    if (!(share >= 0 && share <= 1)) throw refuse(setting, share, 'between 0 and 1', share > 1 ? 1 : 0);
+    if (!(share >= 0 && share <= 1)) throw badSetting(setting, share, 'between 0 and 1', share > 1 ? 1 : 0);
   }
   if (ceiling - floor < LEAST_PIECE) {
     throw new LadderError(

@@ -67,7 +67,7 @@ export class BackupsService {
       [studioId],
     );
     if (!studio) return;
-    await this.folder.write(studioId, this.clock.now(), (out) => this.files.write(studioId, out));
+    await this.write(this.folder, studioId);
     await this.folder.keep(studioId, Math.max(1, studio.backups_kept));
   }
 
@@ -85,7 +85,11 @@ export class BackupsService {
   /** Puts a backup in place of what is here, which is backed up first. */
   async restore(studioId: string, name: string): Promise<StudioFileDto> {
     const file = await this.open(studioId, name);
-    await this.folder?.write(studioId, this.clock.now(), (out) => this.files.write(studioId, out));
+    if (this.folder) await this.write(this.folder, studioId);
     return this.files.restore(studioId, file);
+  }
+
+  private write(folder: BackupFolder, studioId: string): Promise<string> {
+    return folder.write(studioId, this.clock.now(), (out) => this.files.write(studioId, out));
   }
 }
