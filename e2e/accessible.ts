@@ -1,10 +1,18 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
-/** Nothing that the checker knows of, its advice on good practice among it. */
-export async function expectAccessible(page: Page): Promise<void> {
+/** What colours and widths change about a page that was looked at whole. */
+export const LOOKS = ['color-contrast', 'link-in-text-block', 'scrollable-region-focusable'];
+
+/**
+ * Nothing that the checker knows of, its advice on good practice among it.
+ *
+ * @param rules only these of it, where the page was looked at whole before
+ */
+export async function expectAccessible(page: Page, rules?: readonly string[]): Promise<void> {
   // The pages have no frames, and what passes is not asked for: a third of the time.
-  const checker = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
+  const options = { resultTypes: ['violations' as const], ...(rules && { runOnly: [...rules] }) };
+  const checker = new AxeBuilder({ page }).setLegacyMode(true).options(options);
   const { violations } = await checker.analyze();
   expect
     .soft(

@@ -12,6 +12,9 @@ import {
   signUp,
 } from './teacher.ts';
 
+// A page that opens without its server is kept by the service worker.
+test.use({ serviceWorkers: 'allow' });
+
 test('the session ends while a routine is edited: the page stays, signing in saves what waited', async ({ page }) => {
   const { email } = await signUp(page);
   await addStudent(page, { name: 'Maren Holt' });

@@ -3,6 +3,9 @@ import { expectAccessible, expectNoSidewaysScroll } from './accessible.ts';
 import { expect, test } from './studio.ts';
 import { fromMenu, openDemo } from './teacher.ts';
 
+// What a phone keeps for the time without a network is kept by the service worker.
+test.use({ serviceWorkers: 'allow' });
+
 const PHONE = { viewport: { width: 390, height: 844 } };
 
 /** A link of Maud’s, as the teacher hands it over. */

@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { project } from '../scripts/run.mjs';
-import { CHROMIUM_FLAGS } from './playwright.config.ts';
+import { CHROMIUM, CHROMIUM_FLAGS } from './playwright.config.ts';
 import { writeSinger } from './singer-wav.ts';
 import { expect, test } from './studio.ts';
 import { addStudent, buildSixSteps, fromMenu, goToStep, passGate, saved, signUp, stepRow } from './teacher.ts';
@@ -12,7 +12,7 @@ writeSinger(SOUND, 'steady', 8);
 
 test.use({
   launchOptions: {
-    executablePath: '/usr/bin/chromium',
+    executablePath: CHROMIUM,
     args: [
       ...CHROMIUM_FLAGS,
       '--use-fake-ui-for-media-stream',

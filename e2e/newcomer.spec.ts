@@ -3,6 +3,9 @@ import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './studio.ts';
 import { act, keyNow, order, saved } from './teacher.ts';
 
+// As nearly everybody has it: with all that moves.
+test.use({ serviceWorkers: 'allow', contextOptions: { reducedMotion: 'no-preference' } });
+
 interface Newcomer {
   readonly name: string;
   readonly voice: string;

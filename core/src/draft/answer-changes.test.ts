@@ -93,7 +93,7 @@ test('no change where nothing is changed; the way back alters the same things th
       );
       expect(back.steps.map(({ isBack = false }) => isBack)).toEqual(there.steps.map(({ isOut = false }) => isOut));
     }),
-    { numRuns: 60 },
+    { numRuns: 25 },
   );
 });
 

@@ -121,7 +121,7 @@ test('no draft and no ready-made breaks a caution, whoever it is for and whateve
         if (given) expect(overlayFor(exercise, given.id, context)).toBe(given);
       }
     }),
-    { numRuns: 120 },
+    { numRuns: 40 },
   );
 });
 
@@ -143,6 +143,6 @@ test('neither a whole shelf put on the bench, nor a swap, nor a repair sings wha
         if (exercise) expect([exercise.id, breaks(exercise, context)]).toEqual([exercise.id, false]);
       }
     }),
-    { numRuns: 60 },
+    { numRuns: 25 },
   );
 });

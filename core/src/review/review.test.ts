@@ -92,7 +92,7 @@ test('a press on “Shorten to fit” leaves nothing over, whatever is pinned', 
         expect(overIn(contextOf(steps, { minutes }))).toBeUndefined();
       },
     ),
-    { numRuns: 150 },
+    { numRuns: 60 },
   );
   expect(pressed).toBeGreaterThan(30);
 });

@@ -100,7 +100,7 @@ test('whatever the day and the routine, what the core has to say is a whole sent
       }
       expect(new Set(findings.map(({ id }) => id)).size).toBe(findings.length);
     }),
-    { numRuns: 120 },
+    { numRuns: 50 },
   );
   expect(codes.size).toBeGreaterThan(15);
   fc.assert(
@@ -108,7 +108,7 @@ test('whatever the day and the routine, what the core has to say is a whole sent
       for (const { reason } of copyRoutine(steps, { ...from, exercises }, { ...to, exercises }, () => 'copy').changes)
         if (reason) expectSentence(say(reason));
     }),
-    { numRuns: 40 },
+    { numRuns: 20 },
   );
 });
 

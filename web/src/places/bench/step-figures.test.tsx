@@ -30,7 +30,7 @@ async function choose({ user }: OpenedPage, label: string, option: string): Prom
   await user.click(await screen.findByRole('option', { name: option }));
 }
 
-test.each<[string, string, Settings]>([
+const TYPED: readonly (readonly [string, string, Settings])[] = [
   ['Times in each key', '2', { timesPerKey: 2 }],
   ['Step home', '2', { returnStep: 2 }],
   ['Tune within, semitones', '5', { narrowTo: 5 }],
@@ -40,23 +40,33 @@ test.each<[string, string, Settings]>([
   ['Cue, beats', '2', { cueBeats: 2 }],
   ['Rest, beats', '6', { restBeats: 6 }],
   ['Seconds to explain', '45', { setUpSeconds: 45 }],
-])('%s is typed', async (label, text, settings) => {
+];
+test('every figure is typed, and kept beside the others', async () => {
   const page = await openStep();
-  await fill(page, screen.getByLabelText(label), text);
-  await page.user.tab();
-  await kept(page, settings);
+  let settings: Settings = {};
+  for (const [label, text, more] of TYPED) {
+    await fill(page, screen.getByLabelText(label), text);
+    await page.user.tab();
+    settings = { ...settings, ...more };
+    await kept(page, settings);
+  }
 });
 
-test.each<[string, string, Settings]>([
+const CHOSEN: readonly (readonly [string, string, Settings])[] = [
   ['A second time', '2 semitones further', { again: { further: 2 } }],
   ['Bottom by rule', 'the comfortable end', { floorRule: { from: 'comfortable', by: 0 } }],
   ['Top by rule', 'the bridge', { ceilingRule: { from: 'bridge', by: 0 } }],
   ['Start by rule', 'from the floor', { startRule: { rule: 'low-anchor', semitones: 3 } }],
   ['Who sounds', 'the piano plays along', { help: 'together' }],
-])('%s is chosen: %s', async (label, option, settings) => {
+];
+test('every choice is chosen, and kept beside the others', async () => {
   const page = await openStep();
-  await choose(page, label, option);
-  await kept(page, settings);
+  let settings: Settings = {};
+  for (const [label, option, more] of CHOSEN) {
+    await choose(page, label, option);
+    settings = { ...settings, ...more };
+    await kept(page, settings);
+  }
 });
 
 test('a second time only if the first was easy, and not at all', async () => {

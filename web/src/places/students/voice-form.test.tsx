@@ -1,6 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
-import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
+import { fill, openPage, type OpenedPage } from '../../testing/open-page.tsx';
 import { refusal } from '../../testing/fake-api.ts';
 import { session, STUDENT, student, studentToday, voice } from '../../testing/samples.ts';
 
@@ -61,23 +61,22 @@ test('a margin that was never set stays with the rules, and the field says what 
   expect((await save(page)).voice).not.toHaveProperty('margin');
 });
 
-test.each<[string, string, string, Partial<Schemas['VoiceFile']>]>([
-  ['a note', 'Speaking note', 'A3', { speakingNote: 57 }],
-  ['a note in another spelling', 'Hard ceiling', 'd#5', { hardCeiling: 75 }],
-  ['a number', 'Age, if it matters', '35', { age: 35 }],
-  ['words', 'Missing and wanted', '  more edge ', { wanted: 'more edge' }],
-])('%s is typed and sent', async (_, label, typed, change) => {
+test('a note, a note in another spelling, a number and words are typed and sent', async () => {
   const page = await openForm();
-  const field = screen.getByLabelText(label);
-  await page.user.clear(field);
-  await page.user.type(field, typed);
-  expect((await save(page)).voice).toEqual(expect.objectContaining(change));
+  for (const [label, typed] of [
+    ['Speaking note', 'A3'],
+    ['Hard ceiling', 'd#5'],
+    ['Age, if it matters', '35'],
+    ['Missing and wanted', '  more edge '],
+  ] as const)
+    await fill(page, screen.getByLabelText(label), typed);
+  expect((await save(page)).voice).toMatchObject({ speakingNote: 57, hardCeiling: 75, age: 35, wanted: 'more edge' });
 });
 
 test('what is no note is said, and nothing is sent until it is one', async () => {
   const page = await openForm();
   const field = screen.getByLabelText('Belt ceiling');
-  await page.user.type(field, 'H9');
+  await fill(page, field, 'H9');
   await page.user.tab();
   expect(screen.getAllByText(/Not a note: write a letter and an octave/)[0]).toBeVisible();
   expect(screen.getByRole('button', { name: 'Save' })).toBeDisabled();
@@ -91,19 +90,18 @@ test('zones are added, filled and removed; half a row is left out', async () => 
   const zones = groupOf('Zones');
   await user.click(within(zones).getByRole('button', { name: 'Remove' }));
   await user.click(within(zones).getByRole('button', { name: 'Add a zone' }));
-  await user.type(within(zones).getByLabelText('from'), 'E4');
-  await user.type(within(zones).getByLabelText('to'), 'F4');
+  await fill(page, within(zones).getByLabelText('from'), 'E4');
+  await fill(page, within(zones).getByLabelText('to'), 'F4');
   await user.click(within(zones).getByRole('button', { name: 'Add a zone' }));
   const second = within(zones).getAllByLabelText('from')[1];
-  if (second) await user.type(second, 'C5');
+  if (second) await fill(page, second, 'C5');
   expect((await save(page)).voice.avoid).toEqual([{ low: 64, high: 65, kind: 'never-sounded' }]);
 });
 
 test('goals are one a line, and empty lines are none', async () => {
   const page = await openForm();
   const field = screen.getByLabelText('Wanted, one a line');
-  await page.user.clear(field);
-  await page.user.type(field, 'bridge{enter}{enter} light-top ');
+  await fill(page, field, 'bridge\n\n light-top ');
   expect((await save(page)).voice.goals).toEqual(['bridge', 'light-top']);
 });
 
@@ -128,18 +126,18 @@ test('a changing voice is asked for its stage', async () => {
 });
 
 test('cancelling sends nothing', async () => {
-  const { user, sent } = await openForm();
-  await user.type(screen.getByLabelText('Your note'), 'late again');
-  await user.click(screen.getByRole('button', { name: 'Cancel' }));
+  const page = await openForm();
+  await fill(page, screen.getByLabelText('Your note'), 'late again');
+  await page.user.click(screen.getByRole('button', { name: 'Cancel' }));
   expect(await screen.findByRole('button', { name: 'Change the file' })).toBeVisible();
-  expect(sent).toEqual([]);
+  expect(page.sent).toEqual([]);
 });
 
 test('a file that another window changed is kept here, and both ways on are offered', async () => {
   const theirs = student({ version: 9, note: 'theirs' });
   const page = await openForm({}, { [SAVE]: refusal(409, 'STALE_WRITE', 'Changed.', { current: theirs }) });
   const { user, sent, answer } = page;
-  await user.type(screen.getByLabelText('Your note'), 'mine');
+  await fill(page, screen.getByLabelText('Your note'), 'mine');
   await user.click(screen.getByRole('button', { name: 'Save' }));
   const alert = await screen.findByRole('alert');
   expect(within(alert).getByText(/Your edit is kept below/)).toBeVisible();
@@ -179,7 +177,7 @@ test.each([
   ['kept as typed', 'Stay here', `/students/${STUDENT}`, []],
 ])('a file that was changed is not lost by going elsewhere: %s', async (_, answer, place, asked) => {
   const page = await openForm();
-  await page.user.type(screen.getByLabelText(/^Name/), ' the younger');
+  await fill(page, screen.getByLabelText(/^Name/), 'Maud the younger');
   await page.user.click(screen.getByRole('link', { name: 'Students' }));
   const dialog = await screen.findByRole('dialog', { name: 'The voice file is not saved' });
   await page.user.click(within(dialog).getByRole('button', { name: answer }));

@@ -170,7 +170,7 @@ test('a routine is drafted for one who has none', async () => {
   await waitFor(() => {
     expect(path()).toContain(`/routines/${ROUTINE}`);
   });
-  expect(sent[0]?.body).toMatchObject({ studentId: STUDENT });
+  expect(sent.find(({ what }) => what === 'POST /api/routines')?.body).toMatchObject({ studentId: STUDENT });
 });
 
 test('on a shared screen other names and locks are not there', async () => {
