@@ -69,6 +69,9 @@ function wordsOf(body: HTMLElement): string {
   return copy.textContent;
 }
 
+// React keeps a stack for every element it makes: a hundred lines of it, as the runner asks for, are a sixth of the work.
+Error.stackTraceLimit = 12;
+
 // These limits only end what hangs: on a machine half as fast a page read for the first time takes its time.
 jest.setTimeout(120_000);
 configure({
