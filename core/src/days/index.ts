@@ -8,6 +8,7 @@ export {
   type DayWishes,
   type FixedTime,
 } from './plan-day.ts';
+export { planWeeks, type PlannedWeek, type WeekKind } from './plan-weeks.ts';
 export {
   practicePlan,
   type PracticeFinding,
@@ -16,3 +17,4 @@ export {
   type PracticeWishes,
 } from './practice-plan.ts';
 export { PRACTICE } from './practice.data.ts';
+export { WEEKS } from './weeks.data.ts';

@@ -8,6 +8,7 @@ export { isReadyDue, repairsFor, type Repair } from './ready.ts';
 export { refitRun, type Cut, type Refitted } from './refit-run.ts';
 export { remedyFor, type Offered } from './remedy-for.ts';
 export { isSungByStudent, runDigest, type DigestedStep, type RunDigest } from './run-digest.ts';
+export { lessonClock, type LessonClock } from './lesson-clock.ts';
 export { countdownOf, nextKey, secondsForStep, secondsLeft, type Countdown } from './run-outlook.ts';
 export { runOf, runStepOf, startRun } from './run-plan.ts';
 export {

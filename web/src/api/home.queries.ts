@@ -55,5 +55,8 @@ export const homeLinksQuery = (studentId: string) =>
 export const makeHomeLink = (studentId: string, id: string, weeks: number): Promise<MadeHomeLink> =>
   dataOf(api.POST('/api/students/{studentId}/home-links', { params: { path: { studentId } }, body: { id, weeks } }));
 
+/** Where a link leads, as it is handed over. */
+export const homeAddress = ({ token }: MadeHomeLink): string => `${window.location.origin}/home/${token}`;
+
 export const revokeHomeLink = (studentId: string, linkId: string): Promise<unknown> =>
   dataOf(api.DELETE('/api/students/{studentId}/home-links/{linkId}', { params: { path: { studentId, linkId } } }));

@@ -5,12 +5,14 @@ import {
   referenceOf,
   songDemands,
   songInOctaveOf,
+  songProgramme,
   songSchema,
   voiceOf,
   type Song,
   type SongAnalysis,
   type SongDemands,
   type SongNote,
+  type SongProgramme,
   type VoiceFile,
 } from '@soft-lark/core';
 import { api, dataOf } from './client.ts';
@@ -54,20 +56,43 @@ export interface SongOverVoice {
   readonly analysis: SongAnalysis;
   readonly easy: { readonly low: number; readonly high: number };
   readonly bridges: readonly number[];
+  /** From its first note to the end of its last. */
+  readonly seconds: number;
   /** Without a rest nobody can tell where it is breathed. */
   readonly hasRests: boolean;
+}
+
+/** A song over a voice; null where nothing of it sounds. */
+function songOver(song: Song, voice: VoiceFile): SongOverVoice | null {
+  const bridges = voice.bridges.map(({ high }) => high);
+  const easy = easyRange(voice);
+  const notes = notesOfSong(song);
+  const analysis = analyseSong(notes, { comfortable: easy, bridges });
+  if (!analysis) return null;
+  const seconds = Math.max(...notes.map(({ start, seconds }) => start + seconds)) - (notes[0]?.start ?? 0);
+  return { song, notes, analysis, easy, bridges, seconds, hasRests: analysis.longestPhrase.seconds < seconds - 0.01 };
 }
 
 /** The piece on a voice file over that voice; null where no song has its name. */
 export function pieceOverVoice(voice: VoiceFile, songs: readonly KeptSong[] = []): SongOverVoice | null {
   const song = songOf(voice, songs);
-  if (!song) return null;
-  const bridges = voice.bridges.map(({ high }) => high);
-  const easy = easyRange(voice);
-  const notes = notesOfSong(song);
-  const analysis = analyseSong(notes, { comfortable: easy, bridges });
-  const length = Math.max(...notes.map(({ start, seconds }) => start + seconds)) - (notes[0]?.start ?? 0);
-  return analysis && { song, notes, analysis, easy, bridges, hasRests: analysis.longestPhrase.seconds < length - 0.01 };
+  return song ? songOver(song, voice) : null;
+}
+
+/** Songs of the studio that a voice sings in one programme, in the order of their load; null where none is chosen. */
+export function programmeOver(
+  voice: VoiceFile,
+  songs: readonly KeptSong[],
+  ids: readonly string[],
+): SongProgramme | null {
+  return songProgramme(
+    songs
+      .filter(({ id }) => ids.includes(id))
+      .flatMap(({ id, song }) => {
+        const over = songOver(song, voice);
+        return over ? [{ id, analysis: over.analysis, seconds: over.seconds }] : [];
+      }),
+  );
 }
 
 export const keepSong = ({ id, version, song }: KeptSong): Promise<unknown> =>

@@ -1,3 +1,4 @@
+import { ONE_PRESS_MS } from './one-press.ts';
 import { WebMidi, type ControlChangeMessageEvent, type NoteMessageEvent } from 'webmidi';
 
 export type MidiProblem = 'NOT_HERE' | 'REFUSED' | 'NO_KEYBOARD';
@@ -22,8 +23,6 @@ export class MidiError extends Error {
 /** Source: MIDI 1.0, controller 64; from the middle on it is down. */
 const SUSTAIN = 64;
 const HALF_DOWN = 64;
-/** House choice: nobody presses twice in so short a time. */
-const ONE_PRESS_MS = 250;
 
 /** Tells of a pedal that goes down, once each time. */
 function pressedOnce(tell: () => void): (isDown: boolean) => void {

@@ -8,6 +8,23 @@ export function spentSeconds({ startedAt }: { readonly startedAt: string }): num
   return (Date.now() - Date.parse(startedAt)) / 1000;
 }
 
+/** How often it is looked whether a run takes longer than it was given. */
+const LOOKED_EVERY_MS = 5000;
+
+/** Seconds since a run began, drawn anew every few seconds, also while nothing is sung. */
+export function useSpentSeconds(startedAt: string): number {
+  const [spent, setSpent] = useState(() => spentSeconds({ startedAt }));
+  useEffect(() => {
+    const timer = setInterval(() => {
+      setSpent(spentSeconds({ startedAt }));
+    }, LOOKED_EVERY_MS);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [startedAt]);
+  return spent;
+}
+
 /** What a run counts, in seconds. */
 export interface RunClock {
   /** Since the moment began, less its pauses. */

@@ -5,6 +5,7 @@ export const handOut = {
   for: 'Whom it is for',
   readers: { teacher: 'For the teacher', student: 'For the student' },
   print: 'Print, or keep as PDF',
+  code: { add: 'Add a practice code', says: 'Practise with a phone: point its camera here,' },
   length_one: '{{count}} step, {{time}}',
   length_other: '{{count}} steps, {{time}}',
   figures: '{{count}} keys · top {{top}} · {{tempo}} bpm',

@@ -13,6 +13,16 @@ export const keySheet = {
     '↓': 'down arrow',
     ctrl: 'control',
   },
+  named: {
+    ' ': 'space',
+    PageDown: 'page down',
+    PageUp: 'page up',
+    ArrowDown: '↓',
+    ArrowUp: '↑',
+    ArrowLeft: '←',
+    ArrowRight: '→',
+    Enter: 'enter',
+  },
   parts: {
     everywhere: 'Everywhere',
     today: 'Today',
@@ -21,6 +31,7 @@ export const keySheet = {
     check: 'Range check',
     piano: 'At the piano',
   },
+  pedal: { onward: 'a pedal: next key', onceMore: 'a second pedal: once more' },
   everywhere: { find: 'find anything', sheet: 'this sheet' },
   today: { unplanned: 'someone unplanned' },
   bench: {
@@ -78,7 +89,7 @@ export const keySheet = {
     cough: 'a cough: the step stops',
     dizzy: 'dizzy: breath work stops',
     effort: 'too much effort',
-    next: 'next key, as the pedal of a page-turner does',
+    next: 'next key',
     turn: 'turn back now',
     pause: 'pause',
   },

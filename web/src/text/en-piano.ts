@@ -59,6 +59,13 @@ export const piano = {
   thenHome_one: '{{count}} more, then home',
   thenHome_other: '{{count}} more, then home',
   thenHomeHint: 'more, then home',
+  lesson: {
+    then_one: 'then one minute of the lesson',
+    then_other: 'then {{count}} min of the lesson',
+    past_one: 'ends one minute after the lesson',
+    past_other: 'ends {{count}} min after the lesson',
+    over: '{{time}} over · fit',
+  },
   lessTime: {
     open: 'Less time',
     title: 'Less time than planned',

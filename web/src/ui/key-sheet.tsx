@@ -4,12 +4,13 @@ import { useState, type KeyboardEvent, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { termsIn } from './find-terms.ts';
 import { KeyCap } from './key-cap.tsx';
-import { OTHER_KEYS, SINGLE_KEYS, type KeyPlace } from './keys.data.ts';
-import { keyKept, useKeyChoice, useKeys, type KeyChoice } from './use-keys.ts';
+import { OTHER_KEYS, PEDALS, SINGLE_KEYS, type KeyPlace, type PedalName } from './keys.data.ts';
+import { keyKept, pedalKept, useKeyChoice, useKeys, type KeyChoice } from './use-keys.ts';
 import classes from './ui.module.css';
 
 type Part = keyof typeof OTHER_KEYS;
 const PARTS: readonly Part[] = ['everywhere', 'today', 'bench', 'shelf', 'check', 'piano'];
+const PEDAL_NAMES = Object.keys(PEDALS) as PedalName[];
 /** What a key may become: one sign that is written without help. */
 const ONE_SIGN = /^[^\s]$/u;
 
@@ -35,19 +36,20 @@ function Caps({ keys }: { readonly keys: string }): ReactElement {
   );
 }
 
-interface SingleKeyProps {
-  readonly part: KeyPlace;
-  readonly name: string;
-  readonly choice: KeyChoice;
-  readonly onChoice: (choice: KeyChoice) => void;
+interface ChangedKeyProps {
+  readonly what: string;
+  /** The key it has, as it is drawn. */
+  readonly shown: string;
+  readonly isOff?: boolean;
+  /** Whether it may have a key, as the keyboard names it. */
+  readonly mayHave: (key: string) => boolean;
+  readonly onKey: (key: string) => void;
 }
 
-/** One single key: pressed, the next sign that is typed takes its place, unless it does something else here. */
-function SingleKey({ part, name, choice, onChoice }: SingleKeyProps): ReactElement {
+/** A key that can be changed: pressed, the next key that is typed takes its place, where it may. */
+function ChangedKey({ what, shown, isOff = false, mayHave, onKey }: ChangedKeyProps): ReactElement {
   const { t } = useTranslation();
   const [isWaiting, setWaiting] = useState(false);
-  const keyAt = (one: string): string => keyKept(choice, part, one) ?? '';
-  const what = t(`keySheet.${part}.${name}` as 'keySheet.today.unplanned');
   const take = (event: KeyboardEvent): void => {
     if (!isWaiting) return;
     if (event.key === 'Tab') {
@@ -56,12 +58,11 @@ function SingleKey({ part, name, choice, onChoice }: SingleKeyProps): ReactEleme
     }
     event.preventDefault();
     event.stopPropagation();
-    const key = event.key.toLowerCase();
-    const isTaken = Object.keys(SINGLE_KEYS[part]).some((other) => other !== name && keyAt(other) === key);
     if (event.key === 'Escape') setWaiting(false);
-    if (!ONE_SIGN.test(key) || isTaken) return;
-    onChoice({ ...choice, changed: { ...choice.changed, [`${part}.${name}`]: key } });
-    setWaiting(false);
+    else if (mayHave(event.key)) {
+      onKey(event.key);
+      setWaiting(false);
+    }
   };
   return (
     <div>
@@ -69,8 +70,8 @@ function SingleKey({ part, name, choice, onChoice }: SingleKeyProps): ReactEleme
         <Button
           size="compact-xs"
           variant="subtle"
-          disabled={choice.isOff}
-          aria-label={t('keySheet.change', { what, key: keyAt(name).toUpperCase() })}
+          disabled={isOff}
+          aria-label={t('keySheet.change', { what, key: shown })}
           onClick={() => {
             setWaiting(true);
           }}
@@ -79,11 +80,74 @@ function SingleKey({ part, name, choice, onChoice }: SingleKeyProps): ReactEleme
             setWaiting(false);
           }}
         >
-          {isWaiting ? t('keySheet.press') : <KeyCap>{keyAt(name).toUpperCase()}</KeyCap>}
+          {isWaiting ? t('keySheet.press') : <KeyCap>{shown}</KeyCap>}
         </Button>
       </dt>
       <dd>{what}</dd>
     </div>
+  );
+}
+
+interface OwnKeysProps {
+  readonly choice: KeyChoice;
+  readonly onChoice: (choice: KeyChoice) => void;
+}
+
+const changedTo = (choice: KeyChoice, name: string, key: string): KeyChoice => ({
+  ...choice,
+  changed: { ...choice.changed, [name]: key },
+});
+
+/** The single keys of a part; none takes a key that does something else here. */
+function SingleKeys({ part, choice, onChoice }: OwnKeysProps & { readonly part: KeyPlace }): ReactElement {
+  const { t } = useTranslation();
+  const names = Object.keys(SINGLE_KEYS[part]);
+  const keyAt = (name: string): string => keyKept(choice, part, name) ?? '';
+  const isFree = (key: string, name: string): boolean => !names.some((other) => other !== name && keyAt(other) === key);
+  return (
+    <>
+      {names.map((name) => (
+        <ChangedKey
+          key={name}
+          what={t(`keySheet.${part}.${name}` as 'keySheet.today.unplanned')}
+          shown={keyAt(name).toUpperCase()}
+          isOff={choice.isOff}
+          mayHave={(key) => ONE_SIGN.test(key) && isFree(key.toLowerCase(), name)}
+          onKey={(key) => {
+            onChoice(changedTo(choice, `${part}.${name}`, key.toLowerCase()));
+          }}
+        />
+      ))}
+    </>
+  );
+}
+
+/** The pedals of a page-turner: what one sends is taken, unless a single key of the piano or the other pedal has it. */
+function Pedals({ choice, onChoice }: OwnKeysProps): ReactElement {
+  const { t } = useTranslation();
+  const named: Readonly<Record<string, string>> = t('keySheet.named', { returnObjects: true });
+  const single = Object.keys(SINGLE_KEYS.piano).map((name) => keyKept(choice, 'piano', name));
+  return (
+    <>
+      {PEDAL_NAMES.map((name) => {
+        const key = pedalKept(choice, name);
+        const others = [
+          ...single,
+          ...PEDAL_NAMES.filter((other) => other !== name).map((one) => pedalKept(choice, one)),
+        ];
+        return (
+          <ChangedKey
+            key={name}
+            what={t(`keySheet.pedal.${name}`)}
+            shown={named[key] ?? key.toUpperCase()}
+            mayHave={(one) => !others.includes(one.length === 1 ? one.toLowerCase() : one)}
+            onKey={(one) => {
+              onChoice(changedTo(choice, `pedal.${name}`, one.length === 1 ? one.toLowerCase() : one));
+            }}
+          />
+        );
+      })}
+    </>
   );
 }
 
@@ -105,10 +169,8 @@ function Sheet(): ReactElement {
           <section key={part} aria-label={t(`keySheet.parts.${part}`)}>
             <h3>{t(`keySheet.parts.${part}`)}</h3>
             <dl>
-              {hasSingle(part) &&
-                Object.keys(SINGLE_KEYS[part]).map((name) => (
-                  <SingleKey key={name} part={part} name={name} choice={choice} onChoice={setChoice} />
-                ))}
+              {part === 'piano' && <Pedals choice={choice} onChoice={setChoice} />}
+              {hasSingle(part) && <SingleKeys part={part} choice={choice} onChoice={setChoice} />}
               {OTHER_KEYS[part].map(([keys, name]) => (
                 <div key={name}>
                   <dt>

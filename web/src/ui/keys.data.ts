@@ -44,6 +44,13 @@ export const SINGLE_KEYS = {
 export type KeyPlace = keyof typeof SINGLE_KEYS;
 export type KeyName<Place extends KeyPlace> = keyof (typeof SINGLE_KEYS)[Place] & string;
 
+/**
+ * The pedals of a page-turner at the piano: what each does, and the key it usually sends. They can be changed, and act where
+ * single keys are off as well. Source: page-turners send what a keyboard sends for page down and page up.
+ */
+export const PEDALS = { onward: 'PageDown', onceMore: 'PageUp' } as const;
+export type PedalName = keyof typeof PEDALS;
+
 /** Keys that write nothing, and so are never in the way: as the sheet shows them, and what each does. */
 export const OTHER_KEYS = {
   everywhere: [],

@@ -71,3 +71,15 @@ test('no key acts through a dialog or a menu', async () => {
   await page.user.keyboard('a');
   expect(screen.queryByRole('dialog')).toBeNull();
 });
+
+test('a pedal has the key it sends, unless a single key or the other pedal has it', async () => {
+  const page = await openBench();
+  const keys = within(await openSheet(page));
+  await page.user.click(keys.getByRole('button', { name: /^a pedal: next key: page down\./ }));
+  await page.user.keyboard('s{PageUp}');
+  expect(keys.getByRole('button', { name: /^a pedal: next key: page down\./ })).toBeVisible();
+  await page.user.keyboard('{ArrowDown}');
+  expect(keys.getByRole('button', { name: /^a pedal: next key: ↓\./ })).toBeVisible();
+  await page.user.click(keys.getByRole('button', { name: 'Put all keys back' }));
+  expect(keys.getByRole('button', { name: /^a pedal: next key: page down\./ })).toBeVisible();
+});

@@ -1,11 +1,11 @@
 import { useLocalStorage } from '@mantine/hooks';
 import { useEffect, useEffectEvent } from 'react';
-import { SINGLE_KEYS, type KeyName, type KeyPlace } from './keys.data.ts';
+import { PEDALS, SINGLE_KEYS, type KeyName, type KeyPlace, type PedalName } from './keys.data.ts';
 
 /** What this device made of the single keys. */
 export interface KeyChoice {
   readonly isOff: boolean;
-  /** Other keys, by place and name: `piano.again`. */
+  /** Other keys, by place and name: `piano.again`, `pedal.onward`. */
   readonly changed: Readonly<Record<string, string>>;
 }
 
@@ -24,6 +24,11 @@ export function useKeyChoice(): readonly [KeyChoice, (choice: KeyChoice) => void
 export function keyKept({ changed }: KeyChoice, place: KeyPlace, name: string): string | null {
   const usual: Readonly<Record<string, string>> = SINGLE_KEYS[place];
   return changed[`${place}.${name}`] ?? usual[name] ?? null;
+}
+
+/** The key that a pedal sends on this device. */
+export function pedalKept({ changed }: KeyChoice, name: PedalName): string {
+  return changed[`pedal.${name}`] ?? PEDALS[name];
 }
 
 /** The key of one act on this device; nothing where single keys are off. */
@@ -49,7 +54,7 @@ interface KeyActs<Place extends KeyPlace> {
   /** What single keys do, by their names. */
   readonly single?: { readonly [Name in KeyName<Place>]?: () => void };
   /** What other keys do, by what is pressed. */
-  readonly other?: Readonly<Record<string, () => void>>;
+  readonly other?: Readonly<Record<string, (event: KeyboardEvent) => void>>;
   /** Acts inside a dialog of its own. */
   readonly isInDialog?: boolean;
   /** The space bar acts even where a button has the focus; enter presses that. */
@@ -67,11 +72,11 @@ export function useKeys<Place extends KeyPlace>(acts: KeyActs<Place>): void {
     const pressed = nameOf(event);
     if (pressed.includes('Arrow') && target.closest(WALKED)) return;
     if (pressed === ' ' && !ownsSpace && target.closest('button, a, [role]')) return;
-    const named = new Map<string, () => void>(Object.entries<() => void>(single));
+    const named = new Map<string, (event: KeyboardEvent) => void>(Object.entries<() => void>(single));
     const [, act = other[pressed]] = [...named].find(([name]) => keyOf(choice, place, name) === pressed) ?? [];
     if (!act) return;
     event.preventDefault();
-    act();
+    act(event);
   });
   useEffect(() => {
     const listen = (event: KeyboardEvent): void => {

@@ -1,10 +1,12 @@
 import { Anchor, Button, Group, SegmentedControl } from '@mantine/core';
-import { IconPrinter } from '@tabler/icons-react';
-import { useQuery } from '@tanstack/react-query';
+import { IconPrinter, IconQrcode } from '@tabler/icons-react';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import type { Approach, LaidRoutine } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { v7 } from 'uuid';
+import { makeHomeLink, type MadeHomeLink } from '../../api/home.queries.ts';
 import { approachFor, useStudioAnswers } from '../../api/lay.ts';
 import { routineQuery } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
@@ -12,15 +14,23 @@ import { shelfQuery } from '../../api/shelf.queries.ts';
 import { studentTodayQuery } from '../../api/students.queries.ts';
 import { clockText, dayText } from '../../text/times.ts';
 import { Failure } from '../../ui/failure.tsx';
+import { FormProblem } from '../../ui/form-problem.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { HandOutStep } from './hand-out-step.tsx';
+import { CODE_WEEKS, PracticeCode } from './practice-code.tsx';
 import { READERS, type Reader } from './readers.ts';
 import { TakeAlong } from './take-along.tsx';
 import { useLaidFor, type SheetProps } from './use-laid-for.ts';
 import classes from './hand-out.module.css';
 
+interface PaperProps extends SheetProps {
+  readonly laid: LaidRoutine;
+  /** A link for practice, where one was asked for. */
+  readonly link: MadeHomeLink | undefined;
+}
+
 /** The paper itself. */
-function Sheet({ routine, today, reader, laid }: SheetProps & { readonly laid: LaidRoutine }): ReactElement {
+function Sheet({ routine, today, reader, laid, link }: PaperProps): ReactElement {
   const { t } = useTranslation();
   const date = useQuery(sessionQuery).data?.today ?? new Date().toISOString();
   const approach: Approach = approachFor(useStudioAnswers(), today.student);
@@ -29,6 +39,7 @@ function Sheet({ routine, today, reader, laid }: SheetProps & { readonly laid: L
   return (
     <article className={classes['paper']}>
       <header>
+        {link && reader === 'student' && <PracticeCode link={link} />}
         <h1 className="heading">{routine.name}</h1>
         <p>
           <bdi>{today.student.name}</bdi> · {dayText(date)} ·{' '}
@@ -51,6 +62,7 @@ function HandOut(props: SheetProps): ReactElement {
   const { routine, reader } = props;
   const [, setParams] = useSearchParams();
   const laid = useLaidFor(props);
+  const making = useMutation({ mutationFn: () => makeHomeLink(routine.studentId, v7(), CODE_WEEKS) });
   return (
     <>
       <nav aria-label={t('handOut.title')}>
@@ -66,6 +78,18 @@ function HandOut(props: SheetProps): ReactElement {
           }}
         />
         <Group gap="xs">
+          {/* What a link opens is the work for home. */}
+          {routine.kind === 'home' && reader === 'student' && !making.data && (
+            <Button
+              leftSection={<IconQrcode size={18} aria-hidden />}
+              loading={making.isPending}
+              onClick={() => {
+                making.mutate();
+              }}
+            >
+              {t('handOut.code.add')}
+            </Button>
+          )}
           <TakeAlong {...props} laid={laid} />
           <Button
             variant="filled"
@@ -78,7 +102,8 @@ function HandOut(props: SheetProps): ReactElement {
           </Button>
         </Group>
       </nav>
-      <Sheet {...props} laid={laid} />
+      <FormProblem error={making.error} />
+      <Sheet {...props} laid={laid} link={making.data} />
     </>
   );
 }

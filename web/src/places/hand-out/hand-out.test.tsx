@@ -2,7 +2,8 @@ import { openRoutineFile, readMidiFile } from '@soft-lark/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { saveFile } from '../../ui/save-file.ts';
 import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
-import { ROUTINE, routine, step } from '../../testing/samples.ts';
+import { refusal } from '../../testing/fake-api.ts';
+import { ROUTINE, routine, step, STUDENT } from '../../testing/samples.ts';
 
 jest.mock('../../ui/save-file.ts', () => ({
   ...jest.requireActual<object>('../../ui/save-file.ts'),
@@ -52,6 +53,30 @@ test('it is printed by the browser, which keeps it as a PDF as well', async () =
   const { user } = open('?for=teacher');
   await user.click(await screen.findByRole('button', { name: 'Print, or keep as PDF' }));
   expect(print).toHaveBeenCalledTimes(1);
+});
+
+test('work for home gets a code for a phone, on the student’s sheet alone', async () => {
+  const id = '01920000-0000-7000-8000-0000000000e1';
+  const made = { id, createdAt: '2026-11-25', expiresAt: '2026-12-23', openedAt: null, token: 'abc' };
+  const { user, answer } = openPage(`/routines/${ROUTINE}/hand-out`, {
+    [`GET /api/routines/${ROUTINE}`]: routine({ kind: 'home', steps: [step('thirds')] }),
+    [`POST /api/students/${STUDENT}/home-links`]: refusal(429, 'TOO_OFTEN', 'Too many links were made.'),
+  });
+  await user.click(await screen.findByRole('button', { name: 'Add a practice code' }));
+  expect(await screen.findByText(/Too many links were made/)).toBeVisible();
+  answer({ [`POST /api/students/${STUDENT}/home-links`]: made });
+  await user.click(screen.getByRole('button', { name: 'Add a practice code' }));
+  expect(await screen.findByTitle('The link as a picture, for the camera of a phone')).toBeInTheDocument();
+  expect(screen.getByText(/until .*23/)).toBeVisible();
+  expect(screen.queryByRole('button', { name: 'Add a practice code' })).toBeNull();
+  await user.click(screen.getByText('For the teacher'));
+  expect(screen.queryByText(/until .*23/)).toBeNull();
+});
+
+test('what is no work for home gets no code', async () => {
+  open();
+  await rowOf('Thirds');
+  expect(screen.queryByRole('button', { name: 'Add a practice code' })).toBeNull();
 });
 
 describe('taken along', () => {

@@ -9,6 +9,7 @@ import type { StudentToday } from '../../api/students.queries.ts';
 import type { KeptRun } from '../../runs/run-store.ts';
 import { useNow } from '../../ui/clock.ts';
 import { clockText } from '../../text/times.ts';
+import { useLessonClock } from './use-lesson-clock.ts';
 import type { Running } from './use-run.ts';
 import classes from './run.module.css';
 
@@ -18,7 +19,7 @@ interface LessTimeProps {
   readonly routine: Routine;
   readonly today: StudentToday;
   readonly shelf: ReadonlyMap<string, Exercise>;
-  /** Seconds the plan still wants. */
+  /** Seconds the plan still takes. */
   readonly left: number;
   /** Seconds of these that the step being worked on still takes; it is not cut. */
   readonly inStep: number;
@@ -33,7 +34,8 @@ export function LessTime({ running, run, routine, today, shelf, left, inStep }: 
   const [minutes, setMinutes] = useState<number | string>('');
   const studio = useStudioAnswers();
   const now = useNow(600);
-  const wanted = typeof minutes === 'number' ? minutes : Math.max(1, Math.floor(left / 60));
+  const { overBy, minutesLeft } = useLessonClock(run, routine, left);
+  const wanted = typeof minutes === 'number' ? minutes : overBy > 0 ? minutesLeft : Math.max(1, Math.floor(left / 60));
   // In tens of seconds, so that it is not worked out anew with every tick.
   const stillGoing = Math.ceil(inStep / 10) * 10;
   const refitted = useMemo(
@@ -53,8 +55,8 @@ export function LessTime({ running, run, routine, today, shelf, left, inStep }: 
   );
   return (
     <>
-      <Button size="md" onClick={open}>
-        {t('piano.lessTime.open')}
+      <Button size="md" className={classes['lessTime'] ?? ''} data-over={overBy > 0} onClick={open}>
+        {overBy > 0 ? t('piano.lesson.over', { time: clockText(overBy) }) : t('piano.lessTime.open')}
       </Button>
       <Modal opened={isOpen} onClose={close} title={t('piano.lessTime.title')}>
         <NumberInput

@@ -108,7 +108,7 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
         <small>
           {moment && t(`course.rounds.${moment.part.act}`, { round: moment.part.round, count: course?.rounds ?? 1 })}
         </small>
-        <p className={`${classes['count'] ?? ''} heading`}>
+        <p className={`${classes['count'] ?? ''} heading`} data-long={!moment}>
           {moment
             ? bigNumber(moment)
             : isOver

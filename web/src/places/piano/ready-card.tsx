@@ -14,6 +14,7 @@ import { useNow } from '../../ui/clock.ts';
 import { clockText } from '../../text/times.ts';
 import type { Running } from './use-run.ts';
 import { useKeys } from '../../ui/use-keys.ts';
+import { usePedals } from '../../ui/use-pedals.ts';
 import classes from './run.module.css';
 
 interface ReadyCardProps {
@@ -74,7 +75,7 @@ export function ReadyCard(props: ReadyCardProps): ReactElement {
     running.mend([]);
   };
   // The pedal goes on here as well.
-  useKeys({ place: 'piano', other: { ArrowRight: goOn, PageDown: goOn }, isInDialog: true });
+  useKeys({ place: 'piano', other: { ArrowRight: goOn, ...usePedals({ onward: goOn }) }, isInDialog: true });
   return (
     <Modal opened onClose={goOn} title={t('piano.ready.title')} size="xl" closeOnClickOutside={false}>
       <ul className={classes['ready']}>

@@ -1,15 +1,4 @@
-import { Button, UnstyledButton } from '@mantine/core';
-import { IconChevronLeft } from '@tabler/icons-react';
-import {
-  asTaught,
-  currentKey,
-  currentStep,
-  isReadyDue,
-  judgesSound,
-  playsOn,
-  secondsLeft,
-  type Exercise,
-} from '@soft-lark/core';
+import { asTaught, currentKey, currentStep, isReadyDue, judgesSound, playsOn, type Exercise } from '@soft-lark/core';
 import { notifications } from '@mantine/notifications';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement } from 'react';
@@ -18,28 +7,21 @@ import { approachFor } from '../../api/lay.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
-import { Brand } from '../../shell/brand.tsx';
 import { useSoundChoices } from '../../sound/sound-choices.ts';
-import { clockText } from '../../text/times.ts';
-import { KeyCap, KeyFor } from '../../ui/key-cap.tsx';
 import { ActButtons } from './act-buttons.tsx';
-import { HandsButton } from './hands.tsx';
-import { LessTime } from './less-time.tsx';
 import { useSpokenCount } from './count-words.ts';
 import { MarkButtons } from './mark-buttons.tsx';
-import { MoreMenu } from './more-menu.tsx';
 import { NowPanel } from './now-panel.tsx';
 import type { KeptRun } from '../../runs/run-store.ts';
 import { OpenRun } from './open-run.tsx';
 import { ReadyCard } from './ready-card.tsx';
+import { RunHead } from './run-head.tsx';
 import { RunSays } from './run-says.tsx';
 import { SayBand } from './say-band.tsx';
-import { SoundButton } from './sound-button.tsx';
 import { StopCard } from './stop-card.tsx';
 import { useKeyParts } from './use-key-parts.ts';
 import { EASE_MARKS, MARKS_ASKED, useRunKeys } from './use-run-keys.ts';
 import { useRun } from './use-run.ts';
-import { letGo } from './let-go.ts';
 import classes from './run.module.css';
 
 interface RunScreenProps {
@@ -61,7 +43,6 @@ function usePlanNotice({ id, routineVersion }: KeptRun, { version }: Routine): v
 
 /** The run-through: readable from two metres, every act one key or tap. */
 export function RunScreen({ run, routine, today, shelf }: RunScreenProps): ReactElement | null {
-  const { t } = useTranslation();
   const { state } = run;
   const step = currentStep(state);
   const isStopped = state.phase === 'stopped';
@@ -84,70 +65,17 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
   useSpokenCount(speaks, state, running.going?.id ?? null, currentKey(state)?.cueSeconds ?? 0);
   if (!step) return <OpenRun running={running} run={run} today={today} shelf={shelf} />;
   const exercise = written && asTaught(written, { approach });
-  const isPaused = state.phase === 'paused';
-  const left = secondsLeft(state);
-  const inKey = Math.min(running.elapsed, currentKey(state)?.seconds ?? step.seconds);
-  const total = state.steps.reduce((sum, { seconds }) => sum + seconds, 0);
   return (
     <main className={classes['run']}>
-      <header>
-        <Brand />
-        <h1 className="heading">{step.name}</h1>
-        <UnstyledButton
-          className={classes['before'] ?? ''}
-          aria-label={t('piano.previousStep')}
-          title={t('piano.previousStep')}
-          disabled={state.stepIndex === 0}
-          onPointerUp={letGo}
-          onClick={() => {
-            running.act('previous-step');
-          }}
-        >
-          <IconChevronLeft size={22} aria-hidden />
-        </UnstyledButton>
-        <span className={classes['place']}>
-          {t('piano.step', { step: state.stepIndex + 1, count: state.steps.length })}
-          {step.overlay && ` · ${step.overlay}`}
-        </span>
-        <div className={classes['progress']} aria-hidden>
-          <span style={{ width: `${String(100 - Math.min(100, ((left.run - inKey) / total) * 100))}%` }} />
-        </div>
-        <span className={classes['left']}>
-          <b>{clockText(left.run - inKey)}</b> {t('piano.left')} · {t('piano.stepLeft')}{' '}
-          <b>{clockText(left.step - inKey)}</b>
-        </span>
-        <SoundButton />
-        <HandsButton running={running} state={state} />
-        <MoreMenu running={running} run={run} today={today} shelf={shelf} />
-        <Button
-          size="md"
-          className={classes['pace'] ?? ''}
-          aria-pressed={isPlayingOn}
-          rightSection={<KeyFor place="piano" name="playOn" />}
-          onClick={handOver}
-        >
-          {t(isPlayingOn ? 'piano.playsOn' : 'piano.waits')}
-        </Button>
-        <LessTime
-          running={running}
-          run={run}
-          routine={routine}
-          today={today}
-          shelf={shelf}
-          left={left.run - inKey}
-          inStep={state.begun ? left.step - inKey : 0}
-        />
-        <Button
-          size="md"
-          className={classes['pause'] ?? ''}
-          rightSection={<KeyCap>{t('piano.keys.pause')}</KeyCap>}
-          onClick={() => {
-            running.act(isPaused ? 'resume' : 'pause');
-          }}
-        >
-          {isPaused ? t('piano.resume') : t('piano.pause')}
-        </Button>
-      </header>
+      <RunHead
+        running={running}
+        run={run}
+        routine={routine}
+        today={today}
+        shelf={shelf}
+        isPlayingOn={isPlayingOn}
+        onHandOver={handOver}
+      />
       <RunSays state={state} />
       <NowPanel running={running} state={state} exercise={exercise} studentId={run.studentId} />
       <SayBand running={running} state={state} exercise={exercise} approach={approach} />

@@ -2,7 +2,7 @@ import { act, screen, waitFor, within } from '@testing-library/react';
 import type { Schemas } from '../../api/client.ts';
 import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
 import { sing } from '../../testing/sing.ts';
-import { ROUTINE, routine, session, step, STUDENT, studentToday } from '../../testing/samples.ts';
+import { lessonToday, ROUTINE, routine, RUN, session, step, STUDENT, studentToday } from '../../testing/samples.ts';
 
 type Sent = Schemas['SentRunDto'];
 
@@ -29,10 +29,32 @@ test('a step is begun with one press, and goes on key by key to the end of it', 
   expect(screen.getByText(/step 2 of 2/)).toBeVisible();
 });
 
-test('the pedal of a page turner goes on as well', async () => {
-  const { user } = await begun();
-  await user.keyboard('{PageDown}');
+test('the pedals of a page turner go on and ask for it once more; held, or sent twice, it is one press', async () => {
+  localStorage.setItem('soft-lark.keys', JSON.stringify({ isOff: true, changed: { 'pedal.onceMore': 'Enter' } }));
+  const page = await begun();
+  const sung = async (): Promise<number> => {
+    await waitFor(() => {
+      expect(lastSent(page)).toBeDefined();
+    });
+    const { sung = [], sungBefore = 0 } = lastSent(page) ?? {};
+    return sungBefore + sung.length;
+  };
+  const later = (): Promise<void> => new Promise((done) => setTimeout(done, 300));
+  await page.user.keyboard('{PageDown}');
   expect(press('Next key')).toBeVisible();
+  await act(later);
+  await page.user.keyboard('{PageDown>8/}{PageDown}');
+  await act(later);
+  expect(await sung()).toBe(1);
+  const key = document.querySelector('output')?.textContent;
+  act(() => {
+    (document.activeElement as HTMLElement).blur();
+  });
+  await page.user.keyboard('{Enter}');
+  await waitFor(async () => {
+    expect(await sung()).toBe(2);
+  });
+  expect(document.querySelector('output')?.textContent).toBe(key);
 });
 
 test('marks go on the key being sung and are taken off with a second press', async () => {
@@ -157,6 +179,26 @@ test('a run that was broken off is offered again, where it stopped', async () =>
   });
   await again.user.click(await screen.findByRole('button', { name: 'Go on where it stopped' }));
   expect(document.querySelector('output')?.textContent).toBe(key);
+});
+
+test('the lesson’s clock: what is left of it, that the warm-up runs over, and a refit to its minutes', async () => {
+  const steps = ['lip-trill-on-five', 'up-and-down-five', 'thirds', 'falling-hum'].map((id) => step(id));
+  const lessons = [
+    lessonToday({ lesson: { id: RUN, studentId: STUDENT, weekday: 3, startsAt: '15:30', minutes: 30 } }),
+  ];
+  const { user } = await begun(
+    { minutes: 5, steps },
+    {
+      'GET /api/today': { day: '2026-11-25', lessons },
+      'GET /api/session': session({ fixedNow: '2026-11-25T15:35:00Z' }),
+    },
+  );
+  expect(await screen.findByText(/^then 1\d min of the lesson$/)).toBeVisible();
+  await user.click(screen.getByRole('button', { name: /^[3-6]:\d\d over · fit$/ }));
+  const dialog = await screen.findByRole('dialog', { name: 'Less time than planned' });
+  expect(within(dialog).getByLabelText('Minutes left')).toHaveAttribute('placeholder', '4');
+  await user.click(within(dialog).getByRole('button', { name: 'Fit it' }));
+  expect(await screen.findByRole('button', { name: 'Less time' })).toBeVisible();
 });
 
 test('less time than planned: what is cut is said first', async () => {

@@ -1,6 +1,7 @@
 import { currentKey, currentStep, HELPS, LIVE_TEMPO, type Help, type Mark, type RunState } from '@soft-lark/core';
 import type { KeyName } from '../../ui/keys.data.ts';
 import { useKeys } from '../../ui/use-keys.ts';
+import { usePedals } from '../../ui/use-pedals.ts';
 import type { Running } from './use-run.ts';
 
 /** Every mark, in the order they are shown; each has the key of its name. */
@@ -48,7 +49,7 @@ export function nextVowel(vowel: string | null | undefined): string | null {
   return VOWELS[at + 1] ?? null;
 }
 
-/** The keyboard of the run-through; page down is the pedal of a page-turner. */
+/** The keyboard of the run-through, and the pedals of a page-turner. */
 export function useRunKeys(
   running: Running,
   state: RunState,
@@ -60,6 +61,7 @@ export function useRunKeys(
   const doing = (what: Parameters<Running['act']>[0]) => (): void => {
     act(what);
   };
+  const pedals = usePedals({ onward: doing('next'), onceMore: doing('again') });
   const marking = marks.map((name): [string, () => void] => [
     name,
     () => {
@@ -101,10 +103,11 @@ export function useRunKeys(
   };
   const other = {
     ArrowRight: doing('next'),
-    PageDown: doing('next'),
     ArrowDown: doing('turn-back'),
     ArrowUp: doing('previous-step'),
     ' ': doing(state.phase === 'paused' ? 'resume' : 'pause'),
+    // A pedal that sends one of these has it: the teacher has said so.
+    ...pedals,
   };
   useKeys({ place: 'piano', ...(isOn && { single, other }), ownsSpace: true });
 }

@@ -5,6 +5,7 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import {
+  homeAddress,
   homeLinksQuery,
   makeHomeLink,
   revokeHomeLink,
@@ -20,7 +21,7 @@ const WEEKS = ['2', '4', '12'] as const;
 /** A link just made: to copy, to scan, and not shown again. */
 function NewLink({ made }: { readonly made: MadeHomeLink }): ReactElement {
   const { t } = useTranslation();
-  const address = `${window.location.origin}/home/${made.token}`;
+  const address = homeAddress(made);
   return (
     <Stack gap="sm" align="flex-start">
       <p>{t('home.links.made')}</p>

@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
 import { STUDENT } from '../../testing/samples.ts';
+import { USUAL_DAY } from './day-wishes.ts';
 import { saveFile } from '../../ui/save-file.ts';
 
 jest.mock('../../ui/save-file.ts', () => ({
@@ -80,4 +81,20 @@ test('it is taken along as a calendar', async () => {
   expect(name).toBe('day-of-the-performance.ics');
   expect(content).toContain('SUMMARY:Sing: Get ready');
   expect((content as string).match(/BEGIN:VEVENT/g)).toHaveLength(4);
+});
+
+test('the weeks to a date far off build, hold and ease off; a date of this week has none', async () => {
+  const { unmount } = open();
+  await plan();
+  expect(screen.queryByRole('region', { name: 'The weeks before' })).toBeNull();
+  unmount();
+  localStorage.setItem(`soft-lark.day.${STUDENT}`, JSON.stringify({ ...USUAL_DAY, date: '2026-12-19' }));
+  open();
+  const rows = within(await screen.findByRole('region', { name: 'The weeks before' })).getAllByRole('listitem');
+  expect(rows.map(({ textContent }) => textContent)).toEqual([
+    expect.stringMatching(/Build.*10% more than in a usual week$/),
+    expect.stringMatching(/Build.*20% more/),
+    expect.stringMatching(/Hold.*20% more/),
+    expect.stringMatching(/Ease off.*40% less than in a usual week$/),
+  ]);
 });

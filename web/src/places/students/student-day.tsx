@@ -13,6 +13,7 @@ import { calendarText } from '../../ui/calendar.ts';
 import { fileName, saveFile } from '../../ui/save-file.ts';
 import { DayFields } from './day-fields.tsx';
 import { clockOf, USUAL_DAY, wishesOf, type TypedDay } from './day-wishes.ts';
+import { WeeksBefore } from './weeks-before.tsx';
 import classes from './day.module.css';
 
 /** What stands in the day besides the singing. */
@@ -191,6 +192,7 @@ export function StudentDay({ student }: { readonly student: Student }): ReactEle
         </ol>
         <p>{t('students.day.guide')}</p>
       </section>
+      <WeeksBefore student={student} date={day.date} today={today} />
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { screen, within } from '@testing-library/react';
 import { openPage, type OpenedPage } from '../../testing/open-page.tsx';
-import { ROUTINE, routine, STUDENT, student, studentToday } from '../../testing/samples.ts';
+import { ROUTINE, routine, RUN, STUDENT, student, studentToday } from '../../testing/samples.ts';
 
 /** Sixty beats a minute: five notes of a second each, a leap of nine to a note outside A3 – E5. */
 const SONG = {
@@ -61,4 +61,20 @@ test.each([
   open(piece, songs);
   expect(await screen.findByText(/No song of the studio has the name/)).toBeVisible();
   expect(screen.getByRole('link', { name: 'Bring its tune in' })).toHaveAttribute('href', '/shelf/import');
+});
+
+test('songs sung together stand in the order of their load, with what all of them ask for', async () => {
+  const easier = {
+    ...{ ...SONG, id: RUN, name: 'Slack rope' },
+    events: [64, 66, 67].map((midi) => ({ midi, beats: 1 })),
+  };
+  const page = open('', [SONG, easier]);
+  await page.user.click(await screen.findByRole('combobox', { name: 'Songs sung together' }));
+  for (const name of ['Low water', 'Slack rope']) await page.user.click(screen.getByRole('option', { name }));
+  const rows = within(screen.getByRole('table', { name: 'A programme' })).getAllByRole('row');
+  expect(rows.slice(1).map(({ textContent }) => textContent)).toEqual([
+    expect.stringMatching(/^Slack rope0:03E4 – G40 seconds/),
+    expect.stringMatching(/^Low water0:08D4 – F♯52 seconds.*leaps/),
+    expect.stringMatching(/^All of it0:11D4 – F♯52 seconds.*leaps/),
+  ]);
 });

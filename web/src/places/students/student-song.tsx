@@ -14,6 +14,7 @@ import { clockText } from '../../text/times.ts';
 import { decimalText } from '../../text/numbers.ts';
 import { PictureTable } from '../../ui/picture-table.tsx';
 import { Shape } from '../../ui/shape.tsx';
+import { Programme } from './song-programme.tsx';
 import classes from './song.module.css';
 
 /** Keys farther away are hardly ever taken. Semitones. */
@@ -108,7 +109,7 @@ function Keys({ keys, best, shift, onShift }: KeysProps): ReactElement {
   );
 }
 
-/** The piece in hand over this voice: its picture, what it asks for, and the key it sits best in. */
+/** The piece in hand over this voice: its picture, what it asks for, and the key it sits best in; then several songs together. */
 export function StudentSong({ student }: { readonly student: Student }): ReactElement {
   const { t } = useTranslation();
   const songs = useQuery(songsQuery).data;
@@ -116,25 +117,28 @@ export function StudentSong({ student }: { readonly student: Student }): ReactEl
   const found = useMemo(() => songs && pieceOverVoice(student.voice, songs), [student, songs]);
   const [chosen, setChosen] = useState<number | null>(null);
   if (!songs) return <Shape rows={3} height={120} />;
-  if (!found)
-    return (
-      <p>
-        {t('students.song.none')}{' '}
-        <Anchor component={Link} to="/shelf/import" underline="always">
-          {t('students.song.bring')}
-        </Anchor>
-      </p>
-    );
   return (
-    <Found
-      found={found}
-      shift={chosen}
-      onShift={setChosen}
-      onDraft={() => {
-        draftFor(student.id);
-      }}
-      isPending={isPending}
-    />
+    <>
+      {found ? (
+        <Found
+          found={found}
+          shift={chosen}
+          onShift={setChosen}
+          onDraft={() => {
+            draftFor(student.id);
+          }}
+          isPending={isPending}
+        />
+      ) : (
+        <p>
+          {t('students.song.none')}{' '}
+          <Anchor component={Link} to="/shelf/import" underline="always">
+            {t('students.song.bring')}
+          </Anchor>
+        </p>
+      )}
+      {songs.length > 0 && <Programme student={student} songs={songs} />}
+    </>
   );
 }
 

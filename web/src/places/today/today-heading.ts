@@ -1,4 +1,4 @@
-import { minutesOfDay, weekdayOf } from '@soft-lark/core';
+import { minutesToLesson, type LessonDay } from '../../api/lesson-times.ts';
 import type { LessonToday } from '../../api/students.queries.ts';
 
 /** Where the day stands: which lesson comes next and how far off it is. */
@@ -8,19 +8,9 @@ export interface DayState {
   readonly minutesToNext: number;
 }
 
-const DAY = 24 * 60;
-
 /** Finds the lesson going on, or else the next; one of the day before goes on since then. */
-export function dayState(
-  lessons: readonly Pick<LessonToday, 'lesson'>[],
-  now: Date,
-  { day, timeZone }: { readonly day: string; readonly timeZone: string },
-): DayState {
-  const local = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(now);
-  const at = minutesOfDay(local);
-  const startOf = ({ startsAt, weekday }: LessonToday['lesson']): number =>
-    minutesOfDay(startsAt) - (weekday === weekdayOf(day) ? 0 : DAY);
-  const next = lessons.find(({ lesson }) => startOf(lesson) + lesson.minutes > at);
-  const toNext = next ? startOf(next.lesson) - at : 0;
+export function dayState(lessons: readonly Pick<LessonToday, 'lesson'>[], now: Date, day: LessonDay): DayState {
+  const next = lessons.find(({ lesson }) => minutesToLesson(lesson, now, day) + lesson.minutes > 0);
+  const toNext = next ? minutesToLesson(next.lesson, now, day) : 0;
   return { nextId: next?.lesson.id, isNow: next !== undefined && toNext <= 0, minutesToNext: toNext };
 }
