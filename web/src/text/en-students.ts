@@ -159,6 +159,7 @@ export const students = {
   programme: {
     title: 'A programme',
     choose: 'Songs sung together',
+    inOrder: 'Songs in the order of their load',
     order:
       'In the order of their load: the lightest first, a light one at the end. Each in the octave this voice reads it in.',
     song: 'Song',

@@ -14,7 +14,7 @@ import { useNow } from '../../ui/clock.ts';
 import { clockText } from '../../text/times.ts';
 import type { Running } from './use-run.ts';
 import { useKeys } from '../../ui/use-keys.ts';
-import { usePedals } from '../../ui/use-pedals.ts';
+import { usePedals } from './use-pedals.ts';
 import classes from './run.module.css';
 
 interface ReadyCardProps {

@@ -1,7 +1,7 @@
 import { currentKey, currentStep, HELPS, LIVE_TEMPO, type Help, type Mark, type RunState } from '@soft-lark/core';
 import type { KeyName } from '../../ui/keys.data.ts';
 import { useKeys } from '../../ui/use-keys.ts';
-import { usePedals } from '../../ui/use-pedals.ts';
+import { usePedals } from './use-pedals.ts';
 import type { Running } from './use-run.ts';
 
 /** Every mark, in the order they are shown; each has the key of its name. */

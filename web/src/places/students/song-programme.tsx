@@ -34,7 +34,7 @@ interface InOrderProps {
 function InOrder({ programme, nameOf }: InOrderProps): ReactElement {
   const { t } = useTranslation();
   return (
-    <div className={classes['scrolls']}>
+    <div className={classes['scrolls']} role="region" tabIndex={0} aria-label={t('students.programme.inOrder')}>
       <Table aria-label={t('students.programme.title')}>
         <Table.Thead>
           <Table.Tr>

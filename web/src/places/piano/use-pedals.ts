@@ -1,7 +1,7 @@
 import { useRef } from 'react';
-import { ONE_PRESS_MS } from '../listening/one-press.ts';
-import type { PedalName } from './keys.data.ts';
-import { pedalKept, useKeyChoice } from './use-keys.ts';
+import { ONE_PRESS_MS } from '../../listening/one-press.ts';
+import type { PedalName } from '../../ui/keys.data.ts';
+import { pedalKept, useKeyChoice } from '../../ui/use-keys.ts';
 
 type PedalKeys = Readonly<Record<string, (event: KeyboardEvent) => void>>;
 
