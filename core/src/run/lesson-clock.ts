@@ -18,16 +18,17 @@ interface Minutes {
   readonly spent: number;
   /** Seconds the plan still takes. */
   readonly left: number;
-  /** Seconds to the end of the lesson; null where none is going on. */
-  readonly lessonLeft: number | null;
+  /** Seconds the lesson lasts and those to its end; null where none is going on. */
+  readonly lesson: { readonly seconds: number; readonly left: number } | null;
 }
 
 /** The clock of the lesson: whether the warm-up runs over, and what it leaves for the rest. */
-export function lessonClock({ minutes, spent, left, lessonLeft }: Minutes): LessonClock {
+export function lessonClock({ minutes, spent, left, lesson }: Minutes): LessonClock {
   const over = spent + left - minutes * 60;
   return {
     overBy: left > 0 && over >= WORTH_A_SIGN ? over : 0,
     minutesLeft: Math.max(1, Math.floor((minutes * 60 - spent) / 60)),
-    afterwards: lessonLeft === null ? null : lessonLeft - left,
+    // Who is warmed up before the lesson begins has no more of it than there is.
+    afterwards: lesson && Math.min(lesson.seconds, lesson.left - left),
   };
 }

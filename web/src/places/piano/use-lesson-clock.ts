@@ -11,19 +11,18 @@ import { useNow } from '../../ui/clock.ts';
 /** A student who comes early is warmed up early. */
 const EARLY_MINUTES = 15;
 
-/** Seconds to the end of the student's lesson that is going on or about to; null where there is none. */
-function useLessonLeft(studentId: string): number | null {
+/** The student's lesson that is going on or about to, in seconds; null where there is none. */
+function useLesson(studentId: string): { readonly seconds: number; readonly left: number } | null {
   const today = useQuery(todayQuery).data;
   const timeZone = useQuery(sessionQuery).data?.timeZone;
   const now = useNow();
   if (!today || timeZone === undefined) return null;
   const { day } = today;
-  const ends = today.lessons
+  const [next] = today.lessons
     .filter(({ student }) => student.id === studentId)
     .map(({ lesson }) => ({ toStart: minutesToLesson(lesson, now, { day, timeZone }), minutes: lesson.minutes }))
-    .filter(({ toStart, minutes }) => toStart <= EARLY_MINUTES && toStart + minutes > 0)
-    .map(({ toStart, minutes }) => (toStart + minutes) * 60);
-  return ends[0] ?? null;
+    .filter(({ toStart, minutes }) => toStart <= EARLY_MINUTES && toStart + minutes > 0);
+  return next ? { seconds: next.minutes * 60, left: (next.toStart + next.minutes) * 60 } : null;
 }
 
 /**
@@ -32,7 +31,7 @@ function useLessonLeft(studentId: string): number | null {
  * @param left seconds the plan still takes
  */
 export function useLessonClock({ studentId, startedAt }: KeptRun, { minutes }: Routine, left: number): LessonClock {
-  const lessonLeft = useLessonLeft(studentId);
+  const lesson = useLesson(studentId);
   const spent = useSpentSeconds(startedAt);
-  return lessonClock({ minutes, spent, left, lessonLeft });
+  return lessonClock({ minutes, spent, left, lesson });
 }
