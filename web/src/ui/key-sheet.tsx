@@ -10,6 +10,10 @@ import classes from './ui.module.css';
 
 type Part = keyof typeof OTHER_KEYS;
 const PARTS: readonly Part[] = ['everywhere', 'today', 'bench', 'shelf', 'check', 'piano'];
+/** Keys that are held for others, and send nothing by themselves. */
+const HELD_KEYS: readonly string[] = ['Shift', 'Control', 'Alt', 'AltGraph', 'Meta', 'CapsLock', 'Dead'];
+/** A sign is the same key, large or small. */
+const asKept = (key: string): string => (key.length === 1 ? key.toLowerCase() : key);
 const PEDAL_NAMES = Object.keys(PEDALS) as PedalName[];
 /** What a key may become: one sign that is written without help. */
 const ONE_SIGN = /^[^\s]$/u;
@@ -112,9 +116,9 @@ function SingleKeys({ part, choice, onChoice }: OwnKeysProps & { readonly part: 
           what={t(`keySheet.${part}.${name}` as 'keySheet.today.unplanned')}
           shown={keyAt(name).toUpperCase()}
           isOff={choice.isOff}
-          mayHave={(key) => ONE_SIGN.test(key) && isFree(key.toLowerCase(), name)}
+          mayHave={(key) => ONE_SIGN.test(key) && isFree(asKept(key), name)}
           onKey={(key) => {
-            onChoice(changedTo(choice, `${part}.${name}`, key.toLowerCase()));
+            onChoice(changedTo(choice, `${part}.${name}`, asKept(key)));
           }}
         />
       ))}
@@ -140,9 +144,9 @@ function Pedals({ choice, onChoice }: OwnKeysProps): ReactElement {
             key={name}
             what={t(`keySheet.pedal.${name}`)}
             shown={named[key] ?? key.toUpperCase()}
-            mayHave={(one) => !others.includes(one.length === 1 ? one.toLowerCase() : one)}
+            mayHave={(one) => !HELD_KEYS.includes(one) && !others.includes(asKept(one))}
             onKey={(one) => {
-              onChoice(changedTo(choice, `pedal.${name}`, one.length === 1 ? one.toLowerCase() : one));
+              onChoice(changedTo(choice, `pedal.${name}`, asKept(one)));
             }}
           />
         );

@@ -76,7 +76,7 @@ test('a pedal has the key it sends, unless a single key or the other pedal has i
   const page = await openBench();
   const keys = within(await openSheet(page));
   await page.user.click(keys.getByRole('button', { name: /^a pedal: next key: page down\./ }));
-  await page.user.keyboard('s{PageUp}');
+  await page.user.keyboard('s{PageUp}{Shift}');
   expect(keys.getByRole('button', { name: /^a pedal: next key: page down\./ })).toBeVisible();
   await page.user.keyboard('{ArrowDown}');
   expect(keys.getByRole('button', { name: /^a pedal: next key: ↓\./ })).toBeVisible();

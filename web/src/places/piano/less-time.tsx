@@ -1,6 +1,6 @@
 import { Button, Group, Modal, NumberInput } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { refitRun, type Exercise } from '@soft-lark/core';
+import { refitRun, type Exercise, type LessonClock } from '@soft-lark/core';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { dayContext, ofKind, useStudioAnswers } from '../../api/lay.ts';
@@ -9,7 +9,6 @@ import type { StudentToday } from '../../api/students.queries.ts';
 import type { KeptRun } from '../../runs/run-store.ts';
 import { useNow } from '../../ui/clock.ts';
 import { clockText } from '../../text/times.ts';
-import { useLessonClock } from './use-lesson-clock.ts';
 import type { Running } from './use-run.ts';
 import classes from './run.module.css';
 
@@ -23,18 +22,19 @@ interface LessTimeProps {
   readonly left: number;
   /** Seconds of these that the step being worked on still takes; it is not cut. */
   readonly inStep: number;
+  readonly clock: LessonClock;
 }
 
 const MOST_MINUTES = 60;
 
 /** After a late start or a long talk: the minutes that are left, what would be cut for them, and one press. */
-export function LessTime({ running, run, routine, today, shelf, left, inStep }: LessTimeProps): ReactElement {
+export function LessTime({ running, run, routine, today, shelf, left, inStep, clock }: LessTimeProps): ReactElement {
   const { t } = useTranslation();
   const [isOpen, { open, close }] = useDisclosure(false);
   const [minutes, setMinutes] = useState<number | string>('');
   const studio = useStudioAnswers();
   const now = useNow(600);
-  const { overBy, minutesLeft } = useLessonClock(run, routine, left);
+  const { overBy, minutesLeft } = clock;
   const wanted = typeof minutes === 'number' ? minutes : overBy > 0 ? minutesLeft : Math.max(1, Math.floor(left / 60));
   // In tens of seconds, so that it is not worked out anew with every tick.
   const stillGoing = Math.ceil(inStep / 10) * 10;

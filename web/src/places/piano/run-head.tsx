@@ -1,5 +1,5 @@
 import { Button, UnstyledButton } from '@mantine/core';
-import { currentKey, currentStep, secondsLeft, type Exercise, type RunState } from '@soft-lark/core';
+import { currentKey, currentStep, secondsLeft, type Exercise, type LessonClock, type RunState } from '@soft-lark/core';
 import { IconChevronLeft } from '@tabler/icons-react';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -34,17 +34,18 @@ function secondsSung({ elapsed }: Running, state: RunState): number {
   return Math.min(elapsed, currentKey(state)?.seconds ?? currentStep(state)?.seconds ?? 0);
 }
 
-type LeftProps = Pick<RunHeadProps, 'running' | 'run' | 'routine'>;
+interface TimeLeftProps extends Pick<LessonClock, 'afterwards'> {
+  /** Seconds of the run and of its step. */
+  readonly run: number;
+  readonly step: number;
+}
 
 /** What is left of the run and of its step, and of the lesson after it. */
-function TimeLeft({ running, run, routine }: LeftProps): ReactElement {
+function TimeLeft({ run, step, afterwards }: TimeLeftProps): ReactElement {
   const { t } = useTranslation();
-  const left = secondsLeft(run.state);
-  const sung = secondsSung(running, run.state);
-  const { afterwards } = useLessonClock(run, routine, left.run - sung);
   return (
     <span className={classes['left']}>
-      <b>{clockText(left.run - sung)}</b> {t('piano.left')} · {t('piano.stepLeft')} <b>{clockText(left.step - sung)}</b>
+      <b>{clockText(run)}</b> {t('piano.left')} · {t('piano.stepLeft')} <b>{clockText(step)}</b>
       {afterwards !== null && (
         <small>
           {afterwards < 0
@@ -93,14 +94,16 @@ export function RunHead(props: RunHeadProps): ReactElement {
   const { t } = useTranslation();
   const { state } = run;
   const isPaused = state.phase === 'paused';
-  const left = secondsLeft(state);
+  const planned = secondsLeft(state);
   const sung = secondsSung(running, state);
+  const left = { run: planned.run - sung, step: planned.step - sung };
+  const clock = useLessonClock(run, routine, left.run);
   return (
     <header>
       <Brand />
       <h1 className="heading">{currentStep(state)?.name}</h1>
       <Place running={running} run={run} />
-      <TimeLeft running={running} run={run} routine={routine} />
+      <TimeLeft {...left} afterwards={clock.afterwards} />
       <SoundButton />
       <HandsButton running={running} state={state} />
       <MoreMenu running={running} run={run} today={today} shelf={shelf} />
@@ -119,8 +122,9 @@ export function RunHead(props: RunHeadProps): ReactElement {
         routine={routine}
         today={today}
         shelf={shelf}
-        left={left.run - sung}
-        inStep={state.begun ? left.step - sung : 0}
+        left={left.run}
+        inStep={state.begun ? left.step : 0}
+        clock={clock}
       />
       <Button
         size="md"
