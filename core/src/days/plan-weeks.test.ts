@@ -10,7 +10,7 @@ test.each<[string, string, boolean, string]>([
   ['next week', '2026-12-05', true, '23 hold 100, 30 ease 60'],
   ['four weeks', '2026-12-19', true, '23 build 110, 30 build 120, 7 hold 120, 14 ease 60'],
   ['six weeks', '2027-01-01', true, '23 build 110, 30 build 120, 7 hold 120, 14 hold 120, 21 ease 90, 28 ease 60'],
-  ['four weeks of a child', '2026-12-19', false, '23 hold 100, 30 hold 100, 7 hold 100, 14 ease 60'],
+  ['four weeks of a child', '2026-12-19', false, '23 usual 100, 30 usual 100, 7 hold 100, 14 ease 60'],
   ['a date that is over', '2026-11-24', true, ''],
   ['today', TODAY, true, '23 ease 60'],
 ])('%s', (_, date, grows, weeks) => {

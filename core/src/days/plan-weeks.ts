@@ -1,8 +1,8 @@
 import { daysAfter, daysBetween, weekdayOf } from '../voice/index.ts';
 import { WEEKS } from './weeks.data.ts';
 
-/** What a week before a date is for. */
-export type WeekKind = 'build' | 'hold' | 'ease';
+/** What a week before a date is for; `usual` where the voice is too young to build. */
+export type WeekKind = 'build' | 'usual' | 'hold' | 'ease';
 
 export interface PlannedWeek {
   /** Its Monday. */
@@ -38,7 +38,7 @@ export function planWeeks(today: string, date: string, grows: boolean): readonly
   const built = building(count - holds - easing.length, grows);
   const most = built.at(-1) ?? 1;
   const weeks: readonly Omit<PlannedWeek, 'from'>[] = [
-    ...built.map((share) => ({ kind: grows ? ('build' as const) : ('hold' as const), share })),
+    ...built.map((share) => ({ kind: grows ? ('build' as const) : ('usual' as const), share })),
     ...Array.from({ length: holds }, () => ({ kind: 'hold' as const, share: most })),
     ...easing.map((share) => ({ kind: 'ease' as const, share })),
   ];

@@ -172,9 +172,10 @@ export const students = {
   weeks: {
     title: 'The weeks before',
     from: 'from {{day}}',
-    kinds: { build: 'Build', hold: 'Hold', ease: 'Ease off' },
+    kinds: { build: 'Build', usual: 'As usual', hold: 'Hold', ease: 'Ease off' },
     abouts: {
       build: 'A little more each week. New work may still come in.',
+      usual: 'Lessons as they are. New work may still come in.',
       hold: 'What is sung on the day, as it is sung there. Nothing new.',
       ease: 'Short and easy. The voice rests for the day.',
     },
