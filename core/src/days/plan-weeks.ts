@@ -1,4 +1,4 @@
-import { daysAfter, daysBetween, weekdayOf } from '../voice/index.ts';
+import { daysAfter, daysBetween, mondayOf } from '../voice/index.ts';
 import { WEEKS } from './weeks.data.ts';
 
 /** What a week before a date is for; `usual` where the voice is too young to build. */
@@ -13,7 +13,6 @@ export interface PlannedWeek {
 }
 
 const DAYS = 7;
-const mondayOf = (date: string): string => daysAfter(date, 1 - weekdayOf(date));
 
 /** Shares of the weeks that build, each a little more than the one before. */
 function building(count: number, grows: boolean): readonly number[] {
@@ -30,9 +29,8 @@ function building(count: number, grows: boolean): readonly number[] {
  * @example planWeeks('2026-11-25', '2026-12-19', true).map(({ kind }) => kind) // ['build', 'build', 'hold', 'ease']
  */
 export function planWeeks(today: string, date: string, grows: boolean): readonly PlannedWeek[] {
-  const all = daysBetween(mondayOf(today), mondayOf(date)) / DAYS + 1;
   if (date < today) return [];
-  const count = Math.min(WEEKS.most, all);
+  const count = Math.min(WEEKS.most, daysBetween(mondayOf(today), mondayOf(date)) / DAYS + 1);
   const easing = WEEKS.eases.find(({ fromWeeks }) => count >= fromWeeks)?.shares ?? [];
   const holds = WEEKS.holds.find(({ fromWeeks }) => count >= fromWeeks)?.weeks ?? 0;
   const built = building(count - holds - easing.length, grows);

@@ -1,5 +1,5 @@
 import type { Exercise } from '../shelf/index.ts';
-import { daysAfter, daysBetween, weekdayOf, type Condition, type Occasion } from '../voice/index.ts';
+import { daysAfter, daysBetween, mondayOf, type Condition, type Occasion } from '../voice/index.ts';
 import { loadAgainst, type LoadMark } from './load.ts';
 import type { PastRun } from './past.types.ts';
 import { sungMinutes } from './sung-minutes.ts';
@@ -77,17 +77,16 @@ function weeksOf(
 ): readonly WeekLoad[] {
   const [first] = runs;
   if (!first) return [];
-  const monday = (date: string): string => daysAfter(date, 1 - weekdayOf(date));
-  const count = daysBetween(monday(first.date), monday(today)) / WEEK + 1;
+  const count = daysBetween(mondayOf(first.date), mondayOf(today)) / WEEK + 1;
   const minutes = Array.from({ length: count }, (_, index) => {
-    const from = daysAfter(monday(first.date), index * WEEK);
+    const from = daysAfter(mondayOf(first.date), index * WEEK);
     return sungMinutes(
       runs.filter(({ date }) => date >= from && date < daysAfter(from, WEEK)),
       exercises,
     );
   });
   return minutes.map((now, index) => {
-    const from = daysAfter(monday(first.date), index * WEEK);
+    const from = daysAfter(mondayOf(first.date), index * WEEK);
     // The first week may have begun before the first run that is known.
     const before = index > WEEKS_BEFORE - 1 ? minutes.slice(index - WEEKS_BEFORE, index) : [];
     const usual = before.reduce((sum, one) => sum + one, 0) / WEEKS_BEFORE;

@@ -20,20 +20,13 @@ export interface ProgrammePart {
 }
 
 /** Several songs one after the other, and what all of them ask for together. */
-export interface SongProgramme {
+export interface SongProgramme extends Omit<ProgrammePart, 'id'> {
   readonly order: readonly ProgrammePart[];
-  readonly seconds: number;
-  readonly outside: number;
-  readonly lowest: number;
-  readonly highest: number;
-  readonly needs: readonly SongNeed[];
 }
 
 const OCTAVE = 12;
 /** House choice: a song of which more than half lies out of the easy range was written for another voice. */
 const MOSTLY = 0.5;
-/** From so many songs on one of the light ones is kept for the end. */
-const ENDS_LIGHT_FROM = 3;
 
 /** As it is written; an octave away, where the least of it lies outside, if most of it would be out of the easy range. */
 function partOf({ id, analysis, seconds }: ProgrammeSong): ProgrammePart {
@@ -63,10 +56,9 @@ const byLoad = (one: ProgrammePart, other: ProgrammePart): number =>
  */
 export function songProgramme(songs: readonly ProgrammeSong[]): SongProgramme | null {
   const rising = songs.map(partOf).sort(byLoad);
-  const [first] = rising;
-  if (!first) return null;
   const [lightest, second, ...heavier] = rising;
-  const order = lightest && second && rising.length >= ENDS_LIGHT_FROM ? [lightest, ...heavier, second] : rising;
+  if (!lightest) return null;
+  const order = second ? [lightest, ...heavier, second] : rising;
   return {
     order,
     seconds: order.reduce((sum, { seconds }) => sum + seconds, 0),

@@ -14,3 +14,6 @@ export function daysAfter(date: string, days: number): string {
 export function weekdayOf(date: string): number {
   return new Date(Date.parse(date.slice(0, 10))).getUTCDay() || 7;
 }
+
+/** The Monday of the week a date lies in. */
+export const mondayOf = (date: string): string => daysAfter(date, 1 - weekdayOf(date));

@@ -14,7 +14,7 @@ export { beltEvidence, type BeltEvidence, type BeltKey } from './belt-evidence.t
 export { dayHints, type DayHint } from './day-hints.ts';
 export { LASTING_OBSTACLES, OBSTACLES, type LastingObstacle, type Obstacle } from './obstacles.data.ts';
 export { openRanges } from './closed-ends.ts';
-export { daysAfter, daysBetween, weekdayOf } from './days.ts';
+export { daysAfter, daysBetween, mondayOf, weekdayOf } from './days.ts';
 export { changeLikely, checkDueInDays, typesNear } from './range-checks.ts';
 export { isAdultType, isYoungVoice, referenceNameOf, referenceOf } from './reference.ts';
 export { stageThatFits } from './stage-that-fits.ts';

@@ -1,4 +1,4 @@
-import { ONE_PRESS_MS } from './one-press.ts';
+import { onePress } from './one-press.ts';
 import { WebMidi, type ControlChangeMessageEvent, type NoteMessageEvent } from 'webmidi';
 
 export type MidiProblem = 'NOT_HERE' | 'REFUSED' | 'NO_KEYBOARD';
@@ -26,14 +26,10 @@ const HALF_DOWN = 64;
 
 /** Tells of a pedal that goes down, once each time. */
 function pressedOnce(tell: () => void): (isDown: boolean) => void {
+  const once = onePress();
   let wasDown = false;
-  let last = -Infinity;
   return (isDown) => {
-    const now = performance.now();
-    if (isDown && !wasDown && now - last > ONE_PRESS_MS) {
-      last = now;
-      tell();
-    }
+    if (isDown && !wasDown) once(tell);
     wasDown = isDown;
   };
 }

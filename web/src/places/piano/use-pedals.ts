@@ -1,5 +1,5 @@
-import { useRef } from 'react';
-import { ONE_PRESS_MS } from '../../listening/one-press.ts';
+import { useState } from 'react';
+import { onePress } from '../../listening/one-press.ts';
 import type { PedalName } from '../../ui/keys.data.ts';
 import { pedalKept, useKeyChoice } from '../../ui/use-keys.ts';
 
@@ -11,12 +11,9 @@ type PedalKeys = Readonly<Record<string, (event: KeyboardEvent) => void>>;
  */
 export function usePedals(acts: { readonly [Name in PedalName]?: () => void }): PedalKeys {
   const [choice] = useKeyChoice();
-  const last = useRef(-Infinity);
+  const [once] = useState(onePress);
   const pressed = (act: () => void) => (event: KeyboardEvent) => {
-    const now = performance.now();
-    const isNew = !event.repeat && now - last.current > ONE_PRESS_MS;
-    last.current = now;
-    if (isNew) act();
+    if (!event.repeat) once(act);
   };
   return Object.fromEntries(
     Object.entries(acts).map(([name, act]) => [pedalKept(choice, name as PedalName), pressed(act)]),

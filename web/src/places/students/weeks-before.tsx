@@ -7,13 +7,10 @@ import { shareText } from '../../text/numbers.ts';
 import { shortDayText } from '../../text/times.ts';
 import classes from './day.module.css';
 
-/** Less is as much as usual. */
-const TOLD_FROM = 0.005;
-
 function Share({ share }: Pick<PlannedWeek, 'share'>): ReactElement {
   const { t } = useTranslation();
   const apart = shareText(Math.abs(share - 1));
-  if (Math.abs(share - 1) < TOLD_FROM) return <>{t('students.weeks.usual')}</>;
+  if (share === 1) return <>{t('students.weeks.usual')}</>;
   return <>{share > 1 ? t('students.weeks.more', { apart }) : t('students.weeks.less', { apart })}</>;
 }
 
