@@ -25,11 +25,11 @@ const SUSTAIN = 64;
 const HALF_DOWN = 64;
 
 /** Tells of a pedal that goes down, once each time. */
-function pressedOnce(tell: () => void): (isDown: boolean) => void {
+function pressedOnce(tell: () => void): (isDown: boolean, at: number) => void {
   const once = onePress();
   let wasDown = false;
-  return (isDown) => {
-    if (isDown && !wasDown) once(tell);
+  return (isDown, at) => {
+    if (isDown && !wasDown) once(at, tell);
     wasDown = isDown;
   };
 }
@@ -67,8 +67,8 @@ export async function startMidiKeys(
     input.addListener('noteon', ({ note }: NoteMessageEvent) => {
       onNote(note.number);
     });
-    input.addListener('controlchange', ({ controller, rawValue = 0 }: ControlChangeMessageEvent) => {
-      if (controller.number === SUSTAIN) pedal(rawValue >= HALF_DOWN);
+    input.addListener('controlchange', ({ controller, rawValue = 0, timestamp }: ControlChangeMessageEvent) => {
+      if (controller.number === SUSTAIN) pedal(rawValue >= HALF_DOWN, timestamp);
     });
   }
   WebMidi.addListener('disconnected', onGone);

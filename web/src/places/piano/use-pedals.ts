@@ -13,7 +13,7 @@ export function usePedals(acts: { readonly [Name in PedalName]?: () => void }): 
   const [choice] = useKeyChoice();
   const [once] = useState(onePress);
   const pressed = (act: () => void) => (event: KeyboardEvent) => {
-    if (!event.repeat) once(act);
+    if (!event.repeat) once(event.timeStamp, act);
   };
   return Object.fromEntries(
     Object.entries(acts).map(([name, act]) => [pedalKept(choice, name as PedalName), pressed(act)]),
