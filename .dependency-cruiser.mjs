@@ -3,7 +3,7 @@ const CORE_ROOMS = {
   pitch: [],
   pattern: ['pitch'],
   voice: ['pitch'],
-  listening: ['pitch', 'voice'],
+  listening: ['pitch', 'pattern', 'voice'],
   limits: ['pitch', 'pattern', 'voice'],
   ladder: ['pitch', 'pattern', 'voice', 'limits'],
   song: ['pitch', 'pattern', 'voice', 'limits'],

@@ -9,7 +9,8 @@ const CRACK = { leastSemitones: 4, withinSeconds: 0.12 };
 const DIP = { share: 0.5, aroundSeconds: 0.3, restSeconds: 0.4 };
 const LEAST_GAP = 2;
 
-function cracksOf(stretch: readonly Moment[]): readonly Crack[] {
+/** Breaks of the voice in one stretch of sound. */
+export function cracksOf(stretch: readonly Moment[]): readonly Crack[] {
   const cracks: Crack[] = [];
   for (const [index, moment] of stretch.entries()) {
     const landed = stretch

@@ -12,8 +12,11 @@ export {
   type CheckState,
   type CheckWay,
 } from './range-check.ts';
+export { marksHeard, scoreRung, type HeardMark, type NoteScore, type RungScore } from './score-rung.ts';
 export { singersAudio } from './singer-audio.ts';
 export { SINGERS, type Singer, type SingerName } from './singers.data.ts';
-export { singNote, speakLine, type SungNote } from './simulated-singer.ts';
+export { singNote, singTune, speakLine, type SungNote } from './simulated-singer.ts';
+export { evennessOf, onsetOf, vibratoOf, type Vibrato } from './steadiness.ts';
 export { pitchOf } from './voiced.ts';
+export { wantedNotes, type WantedNote } from './wanted-notes.ts';
 export { type Crack, type HeldNote, type PitchFrame, type RangeFinding, type Turnover } from './listening.types.ts';

@@ -4,6 +4,7 @@ import { frequencyOf } from '../pitch/index.ts';
 import type { PitchFrame } from './listening.types.ts';
 import { HOP_SECONDS } from './pitch-frames.ts';
 import type { Singer } from './singers.data.ts';
+import type { WantedNote } from './wanted-notes.ts';
 
 /** One attempt at a note: what is heard, and what the singer would say of it. */
 export interface SungNote {
@@ -76,6 +77,33 @@ export function singNote(singer: Singer, midi: number, seed: number, startSecond
     };
   });
   return { frames, answer };
+}
+
+/** Between two notes of a tune the pitch moves over so long. */
+const STEP_SECONDS = 0.06;
+
+/**
+ * A tune as the simulated singer sings it, in one breath: a note that does not come slips away, one at the bridge may crack.
+ *
+ * @param wanted the notes, seconds from the start of the tune
+ * @param seed a whole number; the same seed gives the same frames
+ * @returns frames, seconds from the start of the tune
+ */
+export function singTune(singer: Singer, wanted: readonly WantedNote[], seed: number): readonly PitchFrame[] {
+  return wanted.flatMap(({ midi, startSeconds, seconds }, index) => {
+    const { frames, answer } = singNote(singer, midi, seed + index, startSeconds);
+    const held = frames.filter(({ t }) => t - startSeconds < seconds);
+    // A note that lasts longer than one attempt goes on as it ended.
+    const more = answer === 'no' ? 0 : Math.max(0, Math.round(seconds / HOP_SECONDS) - held.length);
+    const settled = held.slice(-Math.round(HOLD_SECONDS.no / HOP_SECONDS));
+    const rest = Array.from({ length: more }, (_, extra): PitchFrame => {
+      const like = settled[extra % settled.length] ?? { hz: frequencyOf(midi), clarity: 0.9, level: VOICE_LEVEL };
+      return { ...like, t: startSeconds + (held.length + extra) * HOP_SECONDS };
+    });
+    const before = wanted[index - 1];
+    const isJoined = before && startSeconds - before.startSeconds - before.seconds < STEP_SECONDS;
+    return [...held, ...rest].filter(({ t }) => !isJoined || t - startSeconds >= STEP_SECONDS);
+  });
 }
 
 const SYLLABLE_SECONDS = 0.19;
