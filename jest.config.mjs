@@ -69,7 +69,7 @@ export default {
         // Workers run in the page here, and there is neither microphone nor decoder.
         'workers/(draft|answers|files|track)\\.ts$': '<rootDir>/src/testing/beside-$1.ts',
         'sound/samples\\.ts$': '<rootDir>/src/testing/no-samples.ts',
-        'listening/microphone\\.ts$': '<rootDir>/src/testing/no-microphone.ts',
+        '/microphone\\.ts$': '<rootDir>/src/testing/no-microphone.ts',
       },
     },
   ],

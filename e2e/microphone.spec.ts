@@ -4,7 +4,7 @@ import { project } from '../scripts/run.mjs';
 import { CHROMIUM, CHROMIUM_FLAGS } from './playwright.config.ts';
 import { writeSinger } from './singer-wav.ts';
 import { expect, test } from './studio.ts';
-import { addStudent, buildSixSteps, fromMenu, goToStep, passGate, saved, signUp, stepRow } from './teacher.ts';
+import { addStudent, benchWith, buildSixSteps, fromMenu, goToStep, passGate, saved, signUp, stepRow } from './teacher.ts';
 
 const SOUND = join(project, 'test-results', 'steady-singer.wav');
 mkdirSync(join(project, 'test-results'), { recursive: true });
@@ -99,4 +99,33 @@ test('a step that is watched in a mirror offers the camera as one; it is off aga
   await page.keyboard.press('n');
   await expect(picture).toBeHidden();
   expect(await track.evaluate((one) => one?.readyState)).toBe('ended');
+});
+
+test('at the piano a singer is listened to once that is wanted; a crack that was heard is kept with one press', async ({
+  page,
+}) => {
+  await signUp(page);
+  await addStudent(page, { name: 'Maren Holt' });
+  await benchWith(page, ['Thirds']);
+  await page.getByRole('link', { name: /Sing/ }).click();
+  await passGate(page);
+  await page.getByRole('button', { name: 'Listen to the singer' }).click();
+  await page.getByText('Microphone', { exact: true }).click();
+  await expect(page.getByText('Listening. No sound is kept')).toBeVisible();
+  await page.getByText('Simulated singer', { exact: true }).click();
+  await page.getByRole('combobox', { name: 'Singer' }).click();
+  await page.getByRole('option', { name: 'cracks at the bridge' }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('The piano shows this key')).toBeVisible();
+  for (let press = 0; press < 2; press += 1) await page.keyboard.press('g');
+  const heard = page.getByRole('region', { name: 'What is heard' });
+  await expect(heard.getByText(/in tune/)).toBeVisible({ timeout: 30_000 });
+  await expect(heard.getByRole('row')).toHaveCount(10);
+  await page.keyboard.press('ArrowRight');
+  await page.getByRole('button', { name: /^heard: crack/ }).click();
+  await expect(page.getByRole('button', { name: /^take back crack/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Listening/ }).click();
+  await page.getByText('Off', { exact: true }).click();
+  await expect(heard).toBeHidden();
 });

@@ -18,5 +18,5 @@ export { SINGERS, type Singer, type SingerName } from './singers.data.ts';
 export { singNote, singTune, speakLine, type SungNote } from './simulated-singer.ts';
 export { evennessOf, onsetOf, vibratoOf, type Vibrato } from './steadiness.ts';
 export { pitchOf } from './voiced.ts';
-export { wantedNotes, type WantedNote } from './wanted-notes.ts';
+export { endOf, wantedNotes, type WantedNote } from './wanted-notes.ts';
 export { type Crack, type HeldNote, type PitchFrame, type RangeFinding, type Turnover } from './listening.types.ts';

@@ -107,6 +107,14 @@ describe('the simulated singer', () => {
     expect(singNote(SINGERS[name], 60, 5)).not.toEqual(singNote(SINGERS[name], 60, 4));
   });
 
+  test('who cracks at the bridge four times in five does so, whichever seeds one begins with', () => {
+    for (const first of [1, 500, 90_000]) {
+      const sung = Array.from({ length: 100 }, (_, index) => singNote(SINGERS.cracking, 62, first + index));
+      const cracked = sung.filter(({ frames }) => findRange(frames).cracks.length > 0).length;
+      expect(Math.abs(cracked - 80)).toBeLessThanOrEqual(12);
+    }
+  });
+
   test.each(NAMES)('%s: the speaking note is the median of talk', (name) => {
     for (let seed = 1; seed <= 20; seed += 1) {
       const median = medianOf(speakLine(SINGERS[name], seed).map(({ hz }) => pitchOf(hz)));

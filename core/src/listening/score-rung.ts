@@ -2,7 +2,7 @@ import { cracksOf } from './find-range.ts';
 import { HEARD_NOTE, LAG, PROPOSED } from './heard.data.ts';
 import type { Crack, PitchFrame } from './listening.types.ts';
 import { medianOf, voicedStretches, type Moment } from './voiced.ts';
-import type { WantedNote } from './wanted-notes.ts';
+import { endOf, type WantedNote } from './wanted-notes.ts';
 
 /** What became of a note that was to be sung. */
 export interface NoteScore {
@@ -36,24 +36,29 @@ const OCTAVE = 12;
 
 /** Semitones off a note, and how many octaves away that is. */
 function offOf(pitch: number, midi: number): { readonly rest: number; readonly octaves: number } {
-  const octaves = Math.round((pitch - midi) / OCTAVE);
+  // Nought and no minus nought, whichever side it came from.
+  const octaves = Math.round((pitch - midi) / OCTAVE) + 0;
   return { rest: pitch - midi - octaves * OCTAVE, octaves };
+}
+
+/** How much of the sound falls on its notes if the key was sung so late. Both lists are in order of time. */
+function fitting(moments: readonly Moment[], wanted: readonly WantedNote[], lag: number): number {
+  let at = 0;
+  let count = 0;
+  for (const { t, pitch } of moments) {
+    while (wanted[at] && endOf(wanted[at]) + lag <= t) at += 1;
+    const note = wanted[at];
+    if (note && t - lag >= note.startSeconds && Math.abs(offOf(pitch, note.midi).rest) <= HEARD_NOTE.otherNoteSemitones)
+      count += 1;
+  }
+  return count;
 }
 
 /** How late a key was sung: where most of the sound falls on its notes. */
 function lagOf(moments: readonly Moment[], wanted: readonly WantedNote[]): number {
-  const fitting = (lag: number): number =>
-    moments.filter(({ t, pitch }) =>
-      wanted.some(
-        ({ midi, startSeconds, seconds }) =>
-          t - lag >= startSeconds &&
-          t - lag < startSeconds + seconds &&
-          Math.abs(offOf(pitch, midi).rest) <= HEARD_NOTE.otherNoteSemitones,
-      ),
-    ).length;
   const steps = Math.round((LAG.latest - LAG.earliest) / LAG.step);
   const lags = Array.from({ length: steps + 1 }, (_, index) => LAG.earliest + index * LAG.step);
-  const found = lags.map((lag) => ({ lag, count: fitting(lag) }));
+  const found = lags.map((lag) => ({ lag, count: fitting(moments, wanted, lag) }));
   const most = Math.max(...found.map(({ count }) => count));
   const best = found.filter(({ count }) => count === most).map(({ lag }) => lag);
   return best.reduce((near, lag) => (Math.abs(lag) < Math.abs(near) ? lag : near), best[0] ?? 0);

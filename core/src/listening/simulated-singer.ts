@@ -1,10 +1,10 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { chanceFrom } from '../chance.ts';
 import { frequencyOf } from '../pitch/index.ts';
 import type { PitchFrame } from './listening.types.ts';
 import { HOP_SECONDS } from './pitch-frames.ts';
 import type { Singer } from './singers.data.ts';
-import type { WantedNote } from './wanted-notes.ts';
+import { endOf, type WantedNote } from './wanted-notes.ts';
 
 /** One attempt at a note: what is heard, and what the singer would say of it. */
 export interface SungNote {
@@ -26,7 +26,7 @@ const DIP = { atSeconds: 0.5, seconds: 0.08, share: 0.3 };
 const HOLD_SECONDS = { easy: 1.3, possible: 0.85, no: 0.3 };
 
 function chanceOf(seed: number): Chance {
-  const generator = xoroshiro128plus(seed);
+  const generator = chanceFrom(seed);
   const share = (): number => uniformFloat64(generator);
   return { share, spread: () => (share() + share() + share()) / 1.5 - 1 };
 }
@@ -56,15 +56,18 @@ function driftAt(singer: Singer, answer: SungNote['answer'], t: number, cracks: 
  * @param midi the note asked for
  * @param seed a whole number; the same seed gives the same frames
  * @param startSeconds time of the first frame
+ * @param seconds how long it is to last; left out as long as an attempt does. A note that does not come is soon given up
  */
-export function singNote(singer: Singer, midi: number, seed: number, startSeconds = 0): SungNote {
+export function singNote(singer: Singer, midi: number, seed: number, startSeconds = 0, seconds?: number): SungNote {
   const chance = chanceOf(seed * 131 + midi);
   const answer = answerOf(singer, midi);
   const isAtBridge = midi >= singer.bridge.low && midi <= singer.bridge.high;
   const cracks = isAtBridge && answer !== 'no' && chance.share() < singer.crackShare;
   const aim = midi + (chance.spread() * singer.missCents) / 100;
   const wobble = (singer.wobbleCents / 100) * (answer === 'possible' ? 1.5 : 1);
-  const count = Math.round(HOLD_SECONDS[answer] / HOP_SECONDS);
+  const usual = HOLD_SECONDS[answer];
+  const lasts = answer === 'no' ? Math.min(seconds ?? usual, usual) : (seconds ?? usual);
+  const count = Math.round(lasts / HOP_SECONDS);
   const frames = Array.from({ length: count }, (_, index): PitchFrame => {
     const t = index * HOP_SECONDS;
     const pitch = aim + driftAt(singer, answer, t, cracks) + chance.spread() * wobble;
@@ -91,18 +94,10 @@ const STEP_SECONDS = 0.06;
  */
 export function singTune(singer: Singer, wanted: readonly WantedNote[], seed: number): readonly PitchFrame[] {
   return wanted.flatMap(({ midi, startSeconds, seconds }, index) => {
-    const { frames, answer } = singNote(singer, midi, seed + index, startSeconds);
-    const held = frames.filter(({ t }) => t - startSeconds < seconds);
-    // A note that lasts longer than one attempt goes on as it ended.
-    const more = answer === 'no' ? 0 : Math.max(0, Math.round(seconds / HOP_SECONDS) - held.length);
-    const settled = held.slice(-Math.round(HOLD_SECONDS.no / HOP_SECONDS));
-    const rest = Array.from({ length: more }, (_, extra): PitchFrame => {
-      const like = settled[extra % settled.length] ?? { hz: frequencyOf(midi), clarity: 0.9, level: VOICE_LEVEL };
-      return { ...like, t: startSeconds + (held.length + extra) * HOP_SECONDS };
-    });
+    const { frames } = singNote(singer, midi, seed + index, startSeconds, seconds);
     const before = wanted[index - 1];
-    const isJoined = before && startSeconds - before.startSeconds - before.seconds < STEP_SECONDS;
-    return [...held, ...rest].filter(({ t }) => !isJoined || t - startSeconds >= STEP_SECONDS);
+    const isJoined = before && startSeconds - endOf(before) < STEP_SECONDS;
+    return frames.filter(({ t }) => !isJoined || t - startSeconds >= STEP_SECONDS);
   });
 }
 

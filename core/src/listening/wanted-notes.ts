@@ -7,6 +7,11 @@ export interface WantedNote {
   readonly seconds: number;
 }
 
+/** When a note ends, seconds from the start of the tune; nought where there is none. */
+export function endOf(note: WantedNote | undefined): number {
+  return note ? note.startSeconds + note.seconds : 0;
+}
+
 /**
  * The notes of a tune in one key as they are to be sung; a glide has no one pitch, and is left out.
  *

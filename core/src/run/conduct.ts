@@ -4,7 +4,7 @@ import { keyWays } from '../routine/index.ts';
 import { endPart, resultOf } from '../still/index.ts';
 import { enter } from './enter-key.ts';
 import { moreHelp } from './help-after.ts';
-import { atHalfTempo, atTempo, onVowel, toKey, withoutMark } from './live-changes.ts';
+import { atHalfTempo, atTempo, onVowel, toKey, withMark, withoutMark } from './live-changes.ts';
 import { canGoHome, canTurnBack, currentKey, currentStep, fewMore, firstToCome } from './run-queries.ts';
 import { runKeysOf } from './run-plan.ts';
 import { effort, goneOn, mark, takenBack } from './stops.ts';
@@ -144,6 +144,8 @@ export function conduct(state: RunState, action: RunAction): RunState {
       return added(state, action.step);
     case 'unmark':
       return withoutMark(state, action.keyId, action.mark);
+    case 'mark-left':
+      return withMark(state, action.keyId, action.mark);
     case 'mistake':
       return state.phase === 'stopped' ? takenBack(state) : state;
     case 'refit':

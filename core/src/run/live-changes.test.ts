@@ -47,6 +47,10 @@ test('a mark on a key that was left is taken back, and no other', () => {
   const left = conduct(marked, { type: 'next', id: 'left' });
   expect(conduct(left, { type: 'unmark', keyId: 'left', mark: 'strain' }).sung[0]?.marks).toEqual(['breathy']);
   expect(conduct(left, { type: 'unmark', keyId: 'other', mark: 'strain' }).sung).toEqual(left.sung);
+  const kept = conduct(left, { type: 'mark-left', keyId: 'left', mark: 'crack' });
+  expect(kept.sung[0]?.marks).toEqual(['strain', 'breathy', 'crack']);
+  expect(conduct(kept, { type: 'mark-left', keyId: 'left', mark: 'crack' })).toEqual(kept);
+  expect(conduct(left, { type: 'mark-left', keyId: 'other', mark: 'crack' }).sung).toEqual(left.sung);
 });
 
 test('a run without a plan waits for steps, takes them one by one, and is over when the teacher says so', () => {

@@ -65,6 +65,14 @@ export function withoutMark(state: RunState, keyId: string, mark: Mark): RunStat
   return { ...state, sung };
 }
 
+/** A mark that came to a key after it was left; once is enough. */
+export function withMark(state: RunState, keyId: string, mark: Mark): RunState {
+  const sung = state.sung.map((key) =>
+    key.id === keyId && !key.marks.includes(mark) ? { ...key, marks: [...key.marks, mark] } : key,
+  );
+  return { ...state, sung };
+}
+
 /** Another key of the step that is on, at once; what was planned between is not entered. */
 export function toKey(state: RunState, index: number): RunState {
   const isThere = currentStep(state)?.keys[index] !== undefined;

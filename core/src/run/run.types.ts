@@ -100,6 +100,8 @@ export type RunAction =
   | { readonly type: 'add-step'; readonly step: RunStep }
   /** A mark on a key that was left, pressed by mistake. */
   | { readonly type: 'unmark'; readonly keyId: string; readonly mark: Mark }
+  /** A mark on a key that was left, kept after it was heard there. */
+  | { readonly type: 'mark-left'; readonly keyId: string; readonly mark: Mark }
   /** What is still to come, fitted to the time that is left. */
   | { readonly type: 'refit'; readonly steps: readonly RunStep[] }
   /** The voice was asked about before the cool-down; what mends it comes first. */

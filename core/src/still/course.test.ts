@@ -103,6 +103,7 @@ test('calls are drawn by the seed, every one of the list, never the same twice r
   const lines = ['Hey!', 'Ho!', 'Over here!', 'Wait!'];
   const calls = work({ ...words, repeats: 40, lines, order: 'drawn' });
   const said = (seed: number) => courseOf(calls, seed).parts.map(({ text }) => text);
+  expect(new Set(Array.from({ length: 12 }, (_, day) => said(20_000 + day)[0])).size).toBeGreaterThan(1);
   expect(said(3)).toEqual(said(3));
   expect(said(3)).not.toEqual(said(4));
   expect(new Set(said(3))).toEqual(new Set(lines));

@@ -1,5 +1,5 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { chanceFrom } from '../chance.ts';
 import { promptOf, type BreathWork, type SpokenWork, type StillWork, type TimedWork } from '../shelf/index.ts';
 
 /** What is done in one part of a step without pitch. */
@@ -88,7 +88,7 @@ function timedParts({ prompts, seconds }: TimedWork): readonly Loose[] {
 /** The lines in their order, or drawn by the seed; the same never twice running. */
 function linesOf({ text, lines, order, repeats }: SpokenWork, seed: number): readonly string[] {
   const all = lines.length > 0 ? lines : [text];
-  const generator = xoroshiro128plus(seed);
+  const generator = chanceFrom(seed);
   const said: string[] = [];
   for (let index = 0; index < repeats; index += 1) {
     const others = all.filter((line) => line !== said.at(-1));

@@ -71,6 +71,7 @@ export const keySheet = {
     easier: 'an easier exercise at once',
     addStep: 'another exercise, next',
     takeBack: 'take the last mark back',
+    keepHeard: 'keep the mark that was heard',
     breathy: 'mark a breathy sound',
     rough: 'mark a rough sound',
     creak: 'mark creak',

@@ -1,3 +1,5 @@
+import { ear } from './en-ear.ts';
+
 /** What is said at the piano, from the gate to the closing card. */
 export const piano = {
   gate: 'Before the first note',
@@ -39,6 +41,7 @@ export const piano = {
     keys: 'Keys of the simulated keyboard',
     pedal: 'Press its pedal',
   },
+  ear,
   playsOn: 'Plays on',
   waits: 'Waits for me',
   pause: 'Pause',

@@ -21,6 +21,7 @@ export const SINGLE_KEYS = {
     easier: 'm',
     addStep: 'a',
     takeBack: 'z',
+    keepHeard: 'j',
     oneMore: '1',
     twoMore: '2',
     threeMore: '3',

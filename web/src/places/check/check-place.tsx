@@ -1,10 +1,9 @@
-import { Button, SegmentedControl, Select, Switch, Title } from '@mantine/core';
+import { Button, SegmentedControl, Switch, Title } from '@mantine/core';
 import {
   CHECK_WAYS,
   conductCheck,
   isYoungVoice,
   referenceOf,
-  SINGERS,
   startCheck,
   type CheckAction,
   type CheckWay,
@@ -23,6 +22,7 @@ import { playNote } from '../../sound/play-note.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { NoteKeys } from '../../ui/note-keys.tsx';
 import { Shape } from '../../ui/shape.tsx';
+import { SingerSelect } from '../../ui/singer-select.tsx';
 import { CheckActs } from './check-acts.tsx';
 import { dropCheck, keepCheck, keptCheck } from './check-draft.ts';
 import { CheckReview } from './check-review.tsx';
@@ -98,20 +98,7 @@ function WayOfCheck({ way, onWay, singer, onSinger, mayKeep, isKept, onKept }: W
           }}
         />
       )}
-      {way === 'simulated' && (
-        <Select
-          aria-label={t('check.singer')}
-          w={190}
-          data={(Object.keys(SINGERS) as SingerName[]).map((value) => ({
-            value,
-            label: t(`check.singers.${value}`),
-          }))}
-          value={singer}
-          onChange={(value) => {
-            if (value) onSinger(value);
-          }}
-        />
-      )}
+      {way === 'simulated' && <SingerSelect singer={singer} onSinger={onSinger} />}
     </div>
   );
 }

@@ -1,5 +1,6 @@
-import { pitchOf, type PitchFrame } from '@soft-lark/core';
+import type { PitchFrame } from '@soft-lark/core';
 import { pitchScale } from '../../flight/pitch-scale.ts';
+import { sungRuns } from '../../flight/sung-runs.ts';
 import { writeNote } from '../../text/note-names.ts';
 
 /** Semitones shown above and below the note asked for. */
@@ -20,16 +21,8 @@ export function layTrace(frames: readonly PitchFrame[], target: number, width: n
   const scale = pitchScale(target - AROUND, target + AROUND, 10, height - 10);
   const now = frames.at(-1)?.t ?? 0;
   const x = (t: number): number => width - 8 - ((now - t) / SECONDS) * (width - LEFT - 8);
-  const runs: { x: number; y: number }[][] = [];
-  let last: PitchFrame | undefined;
-  for (const frame of frames) {
-    if (frame.t < now - SECONDS || frame.clarity < 0.7 || frame.hz < 50) continue;
-    const isOn = last !== undefined && frame.t - last.t < 0.08 && Math.abs(pitchOf(frame.hz) - pitchOf(last.hz)) < 3;
-    const point = { x: x(frame.t), y: scale.y(pitchOf(frame.hz)) };
-    if (isOn) runs.at(-1)?.push(point);
-    else runs.push([point]);
-    last = frame;
-  }
+  const recent = frames.filter(({ t }) => t >= now - SECONDS);
+  const runs = sungRuns(recent).map((run) => run.map(({ t, pitch }) => ({ x: x(t), y: scale.y(pitch) })));
   const lines = Array.from({ length: 2 * AROUND + 1 }, (_, index) => {
     const midi = target - AROUND + index;
     return { y: scale.y(midi), name: writeNote(midi), isTarget: midi === target };

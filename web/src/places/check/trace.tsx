@@ -1,41 +1,28 @@
 import type { PitchFrame } from '@soft-lark/core';
-import { useElementSize } from '@mantine/hooks';
-import { useEffect, useRef, type ReactElement, type RefObject } from 'react';
+import type { ReactElement, RefObject } from 'react';
 import { useTranslation } from 'react-i18next';
-import { layTrace, type TraceShapes } from './trace.layout.ts';
+import { drawRuns, LiveCanvas, type Easel } from '../../flight/live-canvas.tsx';
+import { layTrace } from './trace.layout.ts';
 import classes from './check.module.css';
 
 const HEIGHT = 300;
+/** Where the names of the notes end. */
+const LEFT = 54;
 
-function paint(canvas: HTMLCanvasElement, { lines, band, runs }: TraceShapes, width: number): void {
-  const ratio = window.devicePixelRatio;
-  if (canvas.width !== width * ratio) {
-    canvas.width = width * ratio;
-    canvas.height = HEIGHT * ratio;
-  }
-  const pen = canvas.getContext('2d');
-  if (!pen) return;
-  const style = getComputedStyle(canvas);
-  const colour = (name: string): string => style.getPropertyValue(name);
-  pen.setTransform(ratio, 0, 0, ratio, 0, 0);
-  pen.clearRect(0, 0, width, HEIGHT);
+function paint({ pen, colour, face, width }: Easel, frames: readonly PitchFrame[], target: number): void {
+  const { lines, band, runs } = layTrace(frames, target, width, HEIGHT);
   pen.fillStyle = colour('--apricot-2');
-  pen.fillRect(54, band.top, width - 54, band.bottom - band.top);
+  pen.fillRect(LEFT, band.top, width - LEFT, band.bottom - band.top);
   pen.textBaseline = 'middle';
   pen.textAlign = 'right';
   for (const { y, name, isTarget } of lines) {
     pen.fillStyle = colour(isTarget ? '--ink' : '--soft');
-    pen.font = `${isTarget ? '700 18' : '14'}px ${style.fontFamily}`;
-    pen.fillText(name, 44, y);
+    pen.font = `${isTarget ? '700 18' : '14'}px ${face}`;
+    pen.fillText(name, LEFT - 10, y);
   }
   pen.strokeStyle = colour('--plum');
   pen.lineWidth = 3;
-  pen.lineJoin = 'round';
-  for (const run of runs) {
-    pen.beginPath();
-    for (const { x, y } of run) pen.lineTo(x, y);
-    pen.stroke();
-  }
+  drawRuns(pen, runs);
 }
 
 interface TraceProps {
@@ -46,28 +33,14 @@ interface TraceProps {
 /** What is sung, as it is sung, against the notes around the one asked for. */
 export function Trace({ frames, target }: TraceProps): ReactElement {
   const { t } = useTranslation();
-  const { ref, width } = useElementSize();
-  const canvas = useRef<HTMLCanvasElement>(null);
-  useEffect(() => {
-    let frame = 0;
-    const draw = (): void => {
-      if (canvas.current && width > 0) paint(canvas.current, layTrace(frames.current, target, width, HEIGHT), width);
-      frame = requestAnimationFrame(draw);
-    };
-    draw();
-    return () => {
-      cancelAnimationFrame(frame);
-    };
-  }, [frames, target, width]);
   return (
-    <div ref={ref} className={classes['trace']}>
-      <canvas
-        ref={canvas}
-        style={{ width, height: HEIGHT }}
-        role="img"
-        aria-label={t('check.trace')}
-        data-testid="trace"
-      />
-    </div>
+    <LiveCanvas
+      height={HEIGHT}
+      label={t('check.trace')}
+      className={classes['trace']}
+      paint={(easel) => {
+        paint(easel, frames.current, target);
+      }}
+    />
   );
 }

@@ -23,12 +23,15 @@ import { clockText } from '../../text/times.ts';
 import { KeyFor } from '../../ui/key-cap.tsx';
 import { useLastSungWords, useResultWords } from '../../ui/result-words.ts';
 import { writeNote } from '../../text/note-names.ts';
+import { EarStrip } from './ear-strip.tsx';
+import { KeepHeard } from './keep-heard.tsx';
 import { Mirror } from './mirror.tsx';
 import { keyWords } from './key-words.ts';
 import { TakeBack } from './take-back.tsx';
 import { TempoButtons } from './tempo-buttons.tsx';
 import { TuneNow } from './tune-now.tsx';
 import { nextHelp, nextVowel } from './use-run-keys.ts';
+import type { ListenedRun } from './use-listened-run.ts';
 import type { Running } from './use-run.ts';
 import { letGo } from './let-go.ts';
 import classes from './run.module.css';
@@ -38,11 +41,15 @@ interface NowPanelProps {
   readonly state: RunState;
   readonly exercise: Exercise | undefined;
   readonly studentId: string;
+  readonly ear: ListenedRun;
 }
 
 type Shown = Pick<NowPanelProps, 'state' | 'exercise'>;
 
 const MOST_SYLLABLES = 5;
+/** The least room of the stones, pixels; less of it where a picture of what is heard stands above them. */
+const USUAL_HEIGHT = 180;
+const LISTENING_HEIGHT = 140;
 
 function writtenSyllables(exercise: Exercise | undefined, step: RunStep | undefined): string | undefined {
   if (step?.syllables !== undefined) return step.syllables;
@@ -84,7 +91,7 @@ function bigNumber(moment: StillMoment): string {
 }
 
 /** A step without keys as it is conducted: what is on, its count, its words, and what comes then. */
-function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanelProps): ReactElement {
+function StillNow({ running: { elapsed }, state, exercise, studentId }: Omit<NowPanelProps, 'ear'>): ReactElement {
   const { t } = useTranslation();
   const words = usePartWords();
   const resultWords = useResultWords();
@@ -130,7 +137,7 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: NowPanel
 }
 
 /** Who sounds in this key, a press for the next choice, and the manner of this pass. */
-function Way({ running, state, exercise }: Omit<NowPanelProps, 'studentId'>): ReactElement | null {
+function Way({ running, state, exercise }: Omit<NowPanelProps, 'studentId' | 'ear'>): ReactElement | null {
   const { t } = useTranslation();
   const { help, manner, pass } = currentKey(state) ?? {};
   const vowel = currentStep(state)?.vowel;
@@ -210,7 +217,7 @@ function KeysTable({ step, keyIndex, marksAt }: KeysTableProps): ReactElement {
 }
 
 /** The key now in letters that carry across a room, and the way it has come and will go. */
-export function NowPanel({ running, state, exercise, studentId }: NowPanelProps): ReactElement {
+export function NowPanel({ running, state, exercise, studentId, ear }: NowPanelProps): ReactElement {
   const { t } = useTranslation();
   const { ref, width, height } = useElementSize();
   const sungWords = useLastSungWords();
@@ -219,7 +226,8 @@ export function NowPanel({ running, state, exercise, studentId }: NowPanelProps)
   const step = currentStep(state);
   const key = currentKey(state);
   if (!step || !key) return <StillNow running={running} state={state} exercise={exercise} studentId={studentId} />;
-  const path = layRunStones(step.keys, Math.max(260, width), Math.max(180, height));
+  const leastHeight = ear.listening.state === 'on' ? LISTENING_HEIGHT : USUAL_HEIGHT;
+  const path = layRunStones(step.keys, Math.max(260, width), Math.max(leastHeight, height));
   const top = Math.max(...step.keys.map(({ high }) => high));
   const turns = path.turnIndex > 0 && path.turnIndex < step.keys.length - 1;
   const marksAt = (index: number): string => {
@@ -245,6 +253,7 @@ export function NowPanel({ running, state, exercise, studentId }: NowPanelProps)
       </div>
       <div className={classes['tuneAndWay']}>
         <TuneNow step={step} current={key} exercise={exercise} going={running.going} />
+        <EarStrip listening={ear.listening} asked={ear.asked} />
         <div ref={ref} className={classes['way']}>
           <Stones
             path={path}
@@ -264,6 +273,7 @@ export function NowPanel({ running, state, exercise, studentId }: NowPanelProps)
       <div className={classes['side']}>
         <TempoButtons running={running} state={state} />
         <TakeBack running={running} state={state} />
+        <KeepHeard running={running} state={state} heard={ear.listening.heard} />
       </div>
       {step.mirror === true && <Mirror key={step.stepId} />}
       <KeysTable step={step} keyIndex={state.keyIndex} marksAt={marksAt} />

@@ -9,12 +9,14 @@ import type { KeptRun } from '../../runs/run-store.ts';
 import { Brand } from '../../shell/brand.tsx';
 import { clockText } from '../../text/times.ts';
 import { KeyCap, KeyFor } from '../../ui/key-cap.tsx';
+import { EarButton } from './ear-button.tsx';
 import { HandsButton } from './hands.tsx';
 import { LessTime } from './less-time.tsx';
 import { letGo } from './let-go.ts';
 import { MoreMenu } from './more-menu.tsx';
 import { SoundButton } from './sound-button.tsx';
 import { useLessonClock } from './use-lesson-clock.ts';
+import type { ListenedRun } from './use-listened-run.ts';
 import type { Running } from './use-run.ts';
 import classes from './run.module.css';
 
@@ -24,6 +26,7 @@ interface RunHeadProps {
   readonly routine: Routine;
   readonly today: StudentToday;
   readonly shelf: ReadonlyMap<string, Exercise>;
+  readonly ear: ListenedRun;
   /** Keys follow one another by themselves. */
   readonly isPlayingOn: boolean;
   readonly onHandOver: () => void;
@@ -90,7 +93,7 @@ function Place({ running, run: { state } }: Pick<RunHeadProps, 'running' | 'run'
 
 /** The head of a run: where it stands, what is left, and what is done with it as a whole. */
 export function RunHead(props: RunHeadProps): ReactElement {
-  const { running, run, routine, today, shelf, isPlayingOn, onHandOver } = props;
+  const { running, run, routine, today, shelf, ear, isPlayingOn, onHandOver } = props;
   const { t } = useTranslation();
   const { state } = run;
   const isPaused = state.phase === 'paused';
@@ -105,6 +108,7 @@ export function RunHead(props: RunHeadProps): ReactElement {
       <Place running={running} run={run} />
       <TimeLeft {...left} afterwards={clock.afterwards} />
       <SoundButton />
+      <EarButton {...ear} />
       <HandsButton running={running} state={state} />
       <MoreMenu running={running} run={run} today={today} shelf={shelf} />
       <Button

@@ -3,7 +3,7 @@ import { notifications } from '@mantine/notifications';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { approachFor } from '../../api/lay.ts';
+import { answersFor } from '../../api/lay.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
@@ -19,6 +19,7 @@ import { RunHead } from './run-head.tsx';
 import { RunSays } from './run-says.tsx';
 import { SayBand } from './say-band.tsx';
 import { StopCard } from './stop-card.tsx';
+import { useListenedRun } from './use-listened-run.ts';
 import { useKeyParts } from './use-key-parts.ts';
 import { EASE_MARKS, MARKS_ASKED, useRunKeys } from './use-run-keys.ts';
 import { useRun } from './use-run.ts';
@@ -47,7 +48,8 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
   const step = currentStep(state);
   const isStopped = state.phase === 'stopped';
   const studio = useQuery(sessionQuery).data;
-  const approach = approachFor(studio, today.student);
+  const answers = answersFor(studio, today.student);
+  const { approach } = answers;
   const [handed, setHanded] = useState<{ readonly isOn: boolean; readonly stepId: string | undefined } | null>(null);
   const usual = step?.pace ? step.pace === 'plays-on' : (handed?.isOn ?? playsOn(approach));
   // What was pressed holds from here on; a step with a pace of its own begins with that all the same.
@@ -56,6 +58,14 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
   const running = useRun(run, useKeyParts(today.student.voice), isPlayingOn);
   const asksReady = (studio?.readyQuestions.length ?? 0) > 0 && isReadyDue(state, shelf);
   const written = step && shelf.get(step.exerciseId);
+  const ear = useListenedRun({
+    running,
+    state,
+    exercise: written,
+    voice: today.student.voice,
+    answers,
+    isPlayingOn,
+  });
   const marks = written && !judgesSound(written, approach) ? EASE_MARKS : MARKS_ASKED;
   const handOver = (): void => {
     setHanded({ isOn: !isPlayingOn, stepId: step?.stepId });
@@ -73,11 +83,12 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
         routine={routine}
         today={today}
         shelf={shelf}
+        ear={ear}
         isPlayingOn={isPlayingOn}
         onHandOver={handOver}
       />
       <RunSays state={state} />
-      <NowPanel running={running} state={state} exercise={exercise} studentId={run.studentId} />
+      <NowPanel running={running} state={state} exercise={exercise} studentId={run.studentId} ear={ear} />
       <SayBand running={running} state={state} exercise={exercise} approach={approach} />
       <footer>
         <MarkButtons running={running} state={state} asked={marks} />
