@@ -6,7 +6,11 @@ import {
   layRoutine,
   parsePattern,
   resolveLimits,
+  scoreRung,
   shippedExercises,
+  SINGERS,
+  singTune,
+  wantedNotes,
 } from '@soft-lark/core';
 import { Bench } from 'tinybench';
 
@@ -92,6 +96,13 @@ function listening() {
   };
 }
 
+/** A key of nine notes, and a singer who comes in late. */
+function nineNotesHeard() {
+  const wanted = wantedNotes(parsePattern('1 2 3 4 5 4 3 2 1:2'), 60, 60);
+  const frames = singTune(SINGERS.steady, wanted, 1).map((frame) => ({ ...frame, t: frame.t + 0.7 }));
+  return () => scoreRung(frames, wanted);
+}
+
 function figure(name, value, unit, target) {
   return { name, value, unit, target, isCeiling: true };
 }
@@ -104,7 +115,8 @@ export async function coreFigures() {
     .add('buildLadder, nine notes over two octaves', twoOctaves())
     .add('parsePattern', () => parsePattern(text))
     .add('resolveLimits', limits())
-    .add('layRoutine, 14 steps', fourteenSteps());
+    .add('layRoutine, 14 steps', fourteenSteps())
+    .add('scoreRung', nineNotesHeard());
   await bench.run();
   const ear = listening();
   const median = (name) => bench.getTask(name).result.latency.p50;
@@ -128,5 +140,7 @@ export async function coreFigures() {
     figure('pitch 65–1,000 Hz, noise 20 dB below: median off', ear.median, 'cents', 5),
     figure('the same, 95th percentile', ear.p95, 'cents', 20),
     figure('listening, share of one core', ear.core, '%', 15),
+    // A tenth of the time between two looks at what came in.
+    figure('scoreRung, nine notes as they were sung', median('scoreRung'), 'ms', 10),
   ];
 }
