@@ -1,3 +1,4 @@
+export { calledByPlaying, LEAST_PLAYED } from './called-by-playing.ts';
 export { APPROACH_CHOICES, PACES, type Pace } from './approach.data.ts';
 export { approachSchema, keptVoiceSchema } from './kept-voice.schema.ts';
 export { checkShelf } from './check-shelf.ts';

@@ -36,6 +36,13 @@ function pressedOnce(tell: () => void): (isDown: boolean, at: number) => void {
 
 /** The library closes in its own time; opening it meanwhile would find it half shut. */
 let closing: Promise<unknown> = Promise.resolve();
+/** How many listen: the library is shut when the last of them stops. */
+let listening = 0;
+
+function leave(): void {
+  listening -= 1;
+  if (listening === 0) closing = WebMidi.disable();
+}
 
 /**
  * Listens to every MIDI keyboard there is.
@@ -57,26 +64,28 @@ export async function startMidiKeys(
   } catch {
     throw new MidiError('REFUSED');
   }
+  listening += 1;
   const { inputs } = WebMidi;
   if (inputs.length === 0) {
-    await WebMidi.disable();
+    leave();
     throw new MidiError('NO_KEYBOARD');
   }
   const pedal = pressedOnce(() => onPedal?.());
-  for (const input of inputs) {
+  const listeners = inputs.flatMap((input) => [
     input.addListener('noteon', ({ note }: NoteMessageEvent) => {
       onNote(note.number);
-    });
+    }),
     input.addListener('controlchange', ({ controller, rawValue = 0, timestamp }: ControlChangeMessageEvent) => {
       if (controller.number === SUSTAIN) pedal(rawValue >= HALF_DOWN, timestamp);
-    });
-  }
+    }),
+  ]);
   WebMidi.addListener('disconnected', onGone);
   return {
     names: inputs.map(({ name }) => name),
     stop: () => {
       WebMidi.removeListener('disconnected', onGone);
-      closing = WebMidi.disable();
+      for (const listener of listeners.flat()) listener.remove();
+      leave();
     },
   };
 }

@@ -42,6 +42,11 @@ const TYPING =
 const WALKED = '[role="slider"], [role="radiogroup"], [role="tablist"], [role="listbox"], input[type="range"]';
 const OVERLAID = '[role="dialog"][aria-modal="true"], [role="menu"]';
 
+/** Whether a dialog or a menu lies over the page: what is pressed there is not meant for the page. */
+export function isOverlaid(): boolean {
+  return document.querySelector(OVERLAID) !== null;
+}
+
 /** What was pressed: `a`, `?`, `ArrowRight`, `mod+z`, `mod+shift+z`. */
 function nameOf({ key, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent): string {
   const isMod = ctrlKey || metaKey;
@@ -68,7 +73,7 @@ export function useKeys<Place extends KeyPlace>(acts: KeyActs<Place>): void {
     const { place, single = {}, other = {}, isInDialog = false, ownsSpace = false } = acts;
     const target = event.target instanceof Element ? event.target : document.body;
     if (event.defaultPrevented || target.closest(TYPING)) return;
-    if (!isInDialog && document.querySelector(OVERLAID)) return;
+    if (!isInDialog && isOverlaid()) return;
     const pressed = nameOf(event);
     if (pressed.includes('Arrow') && target.closest(WALKED)) return;
     if (pressed === ' ' && !ownsSpace && target.closest('button, a, [role]')) return;

@@ -1,8 +1,11 @@
-import { Modal, ScrollArea, TextInput, UnstyledButton } from '@mantine/core';
+import { Button, Group, Modal, ScrollArea, TextInput, UnstyledButton } from '@mantine/core';
+import { calledByPlaying, LEAST_PLAYED } from '@soft-lark/core';
+import { IconPiano } from '@tabler/icons-react';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Shelf } from '../../api/shelf.queries.ts';
 import { ExerciseRow } from '../shelf/exercise-row.tsx';
+import { PlayIt } from '../shelf/play-it.tsx';
 import type { ShelfFilters } from '../shelf/shelf-filters.ts';
 import { StageFilter } from '../shelf/stage-filter.tsx';
 import { useFound } from '../shelf/use-found.ts';
@@ -27,24 +30,39 @@ interface AddStepProps extends ShelfPickerProps {
 export function ShelfPicker({ shelf, onAdd }: ShelfPickerProps): ReactElement {
   const { t } = useTranslation();
   const [filters, setFilters] = useState<ShelfFilters>({ q: '' });
-  const { standing, found, laid } = useFound(shelf, filters, undefined, usePlaced(shelf));
+  const [played, setPlayed] = useState<readonly number[] | null>(null);
+  const { standing, found: sought, laid } = useFound(shelf, filters, undefined, usePlaced(shelf));
+  const isPlayed = played !== null && played.length >= LEAST_PLAYED;
+  const found = isPlayed ? calledByPlaying(sought, played) : sought;
   return (
     <div className={classes['picker']}>
-      <TextInput
-        data-autofocus
-        type="search"
-        aria-label={t('shelf.search')}
-        placeholder={t('shelf.search')}
-        value={filters.q}
-        mb="xs"
-        onChange={({ currentTarget }) => {
-          setFilters({ ...filters, q: currentTarget.value });
-        }}
-        onKeyDown={({ key }) => {
-          const [first] = found;
-          if (key === 'Enter' && filters.q !== '' && first) onAdd(first.id);
-        }}
-      />
+      <Group gap="xs" mb="xs" wrap="nowrap">
+        <TextInput
+          data-autofocus
+          type="search"
+          aria-label={t('shelf.search')}
+          placeholder={t('shelf.search')}
+          flex={1}
+          value={filters.q}
+          onChange={({ currentTarget }) => {
+            setFilters({ ...filters, q: currentTarget.value });
+          }}
+          onKeyDown={({ key }) => {
+            const [first] = found;
+            if (key === 'Enter' && filters.q !== '' && first) onAdd(first.id);
+          }}
+        />
+        <Button
+          aria-pressed={played !== null}
+          leftSection={<IconPiano size={18} aria-hidden />}
+          onClick={() => {
+            setPlayed(played === null ? [] : null);
+          }}
+        >
+          {t('shelf.playIt.open')}
+        </Button>
+      </Group>
+      {played !== null && <PlayIt played={played} found={found.length} onPlayed={setPlayed} />}
       <StageFilter
         exercises={standing}
         value={filters.stage ?? null}

@@ -51,6 +51,26 @@ test('a step is added from the shelf by its letters, where its stage belongs', a
   expect(screen.queryByRole('dialog')).toBeNull();
 });
 
+test('an exercise is called up by playing how it begins, in any key; another note and it is gone', async () => {
+  const page = await openBench({ steps: FIVE });
+  await page.user.click(press(/^Add a step/));
+  const dialog = within(await screen.findByRole('dialog'));
+  const rows = (name: string): readonly HTMLElement[] => dialog.queryAllByRole('button', { name });
+  await page.user.click(dialog.getByRole('button', { name: 'Play it' }));
+  const play = async (...notes: string[]): Promise<void> => {
+    for (const note of notes) await page.user.click(dialog.getByRole('button', { name: note }));
+  };
+  await play('D4', 'E4', 'F♯4', 'G4', 'A4', 'G4');
+  expect(dialog.getByRole('status')).toHaveTextContent(/D4 E4 F♯4 G4 A4 G4 \d+ exercises begin so\./);
+  expect([rows('Up and down five').length, rows('Thirds').length]).toEqual([1, 0]);
+  await play('C4');
+  expect(dialog.getByRole('status')).toHaveTextContent('Nothing on the shelf begins so.');
+  await page.user.click(dialog.getByRole('button', { name: 'Start afresh' }));
+  expect(rows('Thirds')).toHaveLength(1);
+  await page.user.click(dialog.getByRole('button', { name: 'Play it' }));
+  expect(dialog.queryByRole('status')).toBeNull();
+});
+
 test('a search of the shelf that finds nothing says so, and enter does nothing', async () => {
   const page = await openBench({ steps: FIVE });
   await page.user.click(press(/^Add a step/));
