@@ -54,7 +54,7 @@ const WEB_LAYERS = {
   listening: [],
   flight: ['ui', 'text'],
   device: [],
-  runs: ['api', 'device'],
+  runs: ['api', 'device', 'text'],
   shell: ['runs', 'ui', 'api', 'device', 'text'],
   places: ['shell', 'runs', 'device', 'flight', 'listening', 'sound', 'workers', 'ui', 'api', 'text'],
   workers: ['text'],

@@ -2,16 +2,21 @@ import type { Statement } from './statement.ts';
 
 type Values = NonNullable<Statement['values']>;
 
+/** Every code the core refuses by. */
+export type ErrorCode =
+  PitchErrorCode | PatternErrorCode | LadderErrorCode | VoiceErrorCode | RuleErrorCode | FormatErrorCode | FitErrorCode;
+
 /**
  * A refusal that can be shown to a person: `message` is one sentence with the offending value, in English for logs,
- * `remedy` says what to do, `code` is public and never renamed; a page that speaks by code fills in `values`.
+ * `remedy` says what to do, `code` is public and never renamed. A page speaks by code: it fills in `values`, whose `context`
+ * tells cases of one code apart.
  */
 export abstract class SoftLarkError extends Error {
-  readonly code: string;
+  readonly code: ErrorCode;
   readonly remedy: string;
   readonly values: Values;
 
-  protected constructor(name: string, code: string, message: string, remedy: string, values: Values = {}) {
+  protected constructor(name: string, code: ErrorCode, message: string, remedy: string, values: Values = {}) {
     super(message);
     this.name = name;
     this.code = code;
@@ -26,8 +31,8 @@ export type PitchErrorCode = 'BAD_TUNING' | 'BAD_NOTE_NAME' | 'BAD_MIDI';
 export class PitchError extends SoftLarkError {
   declare readonly code: PitchErrorCode;
 
-  constructor(code: PitchErrorCode, message: string, remedy: string) {
-    super('PitchError', code, message, remedy);
+  constructor(code: PitchErrorCode, message: string, remedy: string, values: Values = {}) {
+    super('PitchError', code, message, remedy, values);
   }
 }
 
@@ -53,8 +58,8 @@ export class PatternError extends SoftLarkError {
   readonly position: number;
   readonly expected: string;
 
-  constructor(code: PatternErrorCode, position: number, message: string, expected: string) {
-    super('PatternError', code, message, `Expected ${expected}.`);
+  constructor(code: PatternErrorCode, position: number, message: string, expected: string, values: Values = {}) {
+    super('PatternError', code, message, `Expected ${expected}.`, values);
     this.position = position;
     this.expected = expected;
   }
@@ -85,8 +90,8 @@ export type VoiceErrorCode = 'BAD_RANGE' | 'NOTHING_LEFT' | 'BAD_VOICE' | 'BAD_D
 export class VoiceError extends SoftLarkError {
   declare readonly code: VoiceErrorCode;
 
-  constructor(code: VoiceErrorCode, message: string, remedy: string) {
-    super('VoiceError', code, message, remedy);
+  constructor(code: VoiceErrorCode, message: string, remedy: string, values: Values = {}) {
+    super('VoiceError', code, message, remedy, values);
   }
 }
 
@@ -117,8 +122,8 @@ export type FormatErrorCode =
 export class FormatError extends SoftLarkError {
   declare readonly code: FormatErrorCode;
 
-  constructor(code: FormatErrorCode, message: string, remedy: string) {
-    super('FormatError', code, message, remedy);
+  constructor(code: FormatErrorCode, message: string, remedy: string, values: Values = {}) {
+    super('FormatError', code, message, remedy, values);
   }
 }
 

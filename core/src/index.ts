@@ -5,6 +5,8 @@ export {
   RuleError,
   SoftLarkError,
   VoiceError,
+  type ErrorCode,
+  type FitErrorCode,
   type LadderErrorCode,
   type NearestSetting,
   type PatternErrorCode,
@@ -12,6 +14,7 @@ export {
   type RuleErrorCode,
   type VoiceErrorCode,
 } from './errors.ts';
+export { REFUSALS, type Refusal } from './refusals.ts';
 export type { Statement, StatementValue, Vocabulary, Word } from './statement.ts';
 export { CLOCK_HOURS, minutesOfDay, type ClockHours } from './clock-time.ts';
 export { issueSentence, shapeProblems } from './issue-sentence.ts';

@@ -6,6 +6,7 @@ import { checkText } from './check-text.ts';
 import { withPlainTuplets } from './abc-tuplets.ts';
 import type { Melody } from '../song/index.ts';
 import { closeTies, type RawNote } from './raw-notes.ts';
+import { noNotes } from './no-notes.ts';
 
 /** What the reading of a tune is made from; the library's own types do not name all of it. */
 interface Tune {
@@ -63,6 +64,7 @@ function checkLength(tune: string): void {
     'TOO_LARGE',
     `The tune is longer than ${String(LONGEST_TUNE)} characters, or has a line of more than ${String(LONGEST_LINE)}.`,
     'Cut it down to the bars you need.',
+    { context: 'tune', most: LONGEST_TUNE, line: LONGEST_LINE },
   );
 }
 
@@ -122,13 +124,14 @@ export function readAbc(text: string): Melody {
       'WRONG_KIND',
       'This is no ABC tune: it has no line “K:” with its key.',
       'Add K:C and try again.',
+      { context: 'abc' },
     );
   const written = firstTune(text);
   checkLength(written);
   const plainNotes = inMusic(written, withoutGraces);
   const [tune] = abcjs.parseOnly(inMusic(plainNotes, withPlainTuplets)) as unknown as readonly Tune[];
   const tunes = text.match(/^X:/gm)?.length ?? 1;
-  if (!tune) throw new FormatError('NO_NOTES', 'There is no tune in the file.', 'Choose another file.');
+  if (!tune) throw noNotes();
   const staves = tune.lines.flatMap(({ staff }) => staff ?? []);
   const elements = new Map(
     staves.flatMap(({ voices }) => voices ?? []).flatMap((voice) => voice.map((one) => [one.startChar, one] as const)),
@@ -138,7 +141,7 @@ export function readAbc(text: string): Melody {
     .tracks.map((track) => track.filter(({ cmd }) => cmd === 'note'))
     .filter((track) => track.length > 0);
   const [voice] = tracks;
-  if (!voice) throw new FormatError('NO_NOTES', 'There is no note in the tune.', 'Choose another file.');
+  if (!voice) throw noNotes();
   const starts = new Set<number>();
   const single = voice.filter(({ start }) => !starts.has(start) && starts.add(start));
   const dropped = [

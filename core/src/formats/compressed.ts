@@ -17,13 +17,17 @@ function unpack(bytes: Uint8Array): Readonly<Record<string, Uint8Array>> {
       filter: ({ originalSize }) => {
         total += originalSize;
         if (total > LARGEST_FILE)
-          throw new FormatError('TOO_LARGE', 'Unpacked, the file is larger than 10 MiB.', 'Export it uncompressed.');
+          throw new FormatError('TOO_LARGE', 'Unpacked, the file is larger than 10 MiB.', 'Export it uncompressed.', {
+            context: 'unpacked',
+          });
         return true;
       },
     });
   } catch (cause) {
     if (cause instanceof FormatError) throw cause;
-    throw new FormatError('BROKEN_FILE', 'The compressed file is not whole.', 'Export it again, or uncompressed.');
+    throw new FormatError('BROKEN_FILE', 'The compressed file is not whole.', 'Export it again, or uncompressed.', {
+      context: 'compressed',
+    });
   }
 }
 
@@ -41,6 +45,8 @@ export function unpackMusicXml(bytes: Uint8Array): string {
   const score =
     entry(named ?? '') ?? entry(Object.keys(files).find((name) => /^[^/]+\.(?:music)?xml$/.test(name)) ?? '');
   if (!score)
-    throw new FormatError('WRONG_KIND', 'There is no score in the compressed file.', 'Choose a MusicXML file.');
+    throw new FormatError('WRONG_KIND', 'There is no score in the compressed file.', 'Choose a MusicXML file.', {
+      context: 'compressed',
+    });
   return strFromU8(score);
 }

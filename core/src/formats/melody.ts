@@ -1,4 +1,3 @@
-import { FormatError } from '../errors.ts';
 import {
   isSounding,
   patternOf,
@@ -10,6 +9,7 @@ import {
 } from '../pattern/index.ts';
 import { pitchClass } from '../pitch/index.ts';
 import type { Melody, MelodyEvent } from '../song/index.ts';
+import { noNotes } from './no-notes.ts';
 
 export type FormatName = 'json' | 'musicxml' | 'abc' | 'midi';
 
@@ -88,8 +88,7 @@ export function patternOfMelody(melody: Melody, tonic: number, mode: Mode = melo
       ? { kind: 'rest', beats }
       : { kind: to === undefined ? 'note' : 'glide', from: midi - tonic, to: (to ?? midi) - tonic, beats },
   );
-  if (!events.some(isSounding))
-    throw new FormatError('NO_NOTES', 'There is no note in it.', 'Choose a part with notes, or another file.');
+  if (!events.some(isSounding)) throw noNotes();
   const pattern = formatPattern(patternOf(mode, trimmed(events)));
   const syllables = syllableLine(melody.events);
   parsePattern(pattern, { mode, ...(syllables && { syllables }) });

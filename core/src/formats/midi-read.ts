@@ -7,6 +7,7 @@ import { tonicOfFifths } from './key-signatures.ts';
 import type { Melody } from '../song/index.ts';
 import { MICROSECONDS_A_MINUTE, TICKS } from './midi-write.ts';
 import { closeTies, type RawNote } from './raw-notes.ts';
+import { noNotes } from './no-notes.ts';
 
 /** Source: house choice; what is played in is heard to the nearest twelfth of a beat: sixteenths and triplets. */
 const GRID = 12;
@@ -117,7 +118,10 @@ function parse(bytes: Uint8Array): MidiData {
   );
   const events = data.tracks.reduce((sum, track) => sum + track.length, 0);
   if (events > MOST_EVENTS)
-    throw new FormatError('TOO_LARGE', `The file has ${String(events)} events.`, 'Cut it down to the bars you need.');
+    throw new FormatError('TOO_LARGE', `The file has ${String(events)} events.`, 'Cut it down to the bars you need.', {
+      context: 'events',
+      events,
+    });
   if (!isSound || data.header.ticksPerBeat === 0 || data.tracks.length < data.header.numTracks) throw broken();
   return data;
 }
@@ -155,7 +159,7 @@ export function readMidiFile(bytes: Uint8Array): Melody {
   const [track] = tracks;
   const isCutOff = data.tracks.some((events) => events.at(-1)?.type !== 'endOfTrack');
   if (!track && isCutOff) throw broken();
-  if (!track) throw new FormatError('NO_NOTES', 'There is no note in the file.', 'Choose another file.');
+  if (!track) throw noNotes();
   const ticksPerBeat = data.header.ticksPerBeat ?? TICKS;
   const all = playedIn(track).sort((a, b) => a.from - b.from || b.midi - a.midi);
   const voice = oneVoice(all, ticksPerBeat / TOGETHER_WITHIN);

@@ -7,6 +7,7 @@ import { checkText } from './check-text.ts';
 import { tonicOfFifths } from './key-signatures.ts';
 import { closeTies, type RawNote } from './raw-notes.ts';
 import type { Melody } from '../song/index.ts';
+import { noNotes } from './no-notes.ts';
 
 /** An element as the parser gives it in document order: one key, its children under it, attributes under `:@`. */
 type Element = Readonly<Record<string, unknown>>;
@@ -75,6 +76,7 @@ function parse(text: string): readonly Element[] {
       'BROKEN_FILE',
       `The file is not whole XML${line}: ${reason}`,
       'Export it again; it may have been cut off.',
+      { context: 'xml' },
     );
   }
 }
@@ -188,10 +190,11 @@ export function readMusicXml(text: string): Melody {
       'WRONG_KIND',
       'This is no part-wise MusicXML score.',
       'Export it as MusicXML, the usual kind.',
+      { context: 'score' },
     );
   const parts = all(root, 'part');
   const part = parts.find((one) => firstPitched(one));
-  if (!part) throw new FormatError('NO_NOTES', 'There is no note in the score.', 'Choose another file.');
+  if (!part) throw noNotes();
   const reading = new Reading(voiceOf(firstPitched(part)));
   if (parts.length > 1) reading.dropped.add(`Of ${String(parts.length)} parts only one is kept.`);
   for (const measure of all(part, 'measure')) reading.measure(measure);

@@ -16,6 +16,7 @@ function json(text: string): unknown {
       'BROKEN_FILE',
       `The file is not whole JSON: ${cause instanceof Error ? cause.message : 'unreadable'}`,
       'Export it again; it may have been cut off.',
+      { context: 'json' },
     );
   }
 }
@@ -40,6 +41,7 @@ export function openOwnFile<File extends { readonly version: number }>(
       'WRONG_KIND',
       `This is no file of ${holds}.`,
       `Choose a file that was exported from ${EXPORTED_FROM[holds]}.`,
+      { context: holds === 'exercises' ? 'exercises' : 'routine' },
     );
   const { version } = result.data;
   if (version > newest)
@@ -47,6 +49,7 @@ export function openOwnFile<File extends { readonly version: number }>(
       'NEWER_FILE',
       `The file was written by a newer version (${String(version)}; this one reads up to ${String(newest)}).`,
       'Bring Soft Lark up to date, then import it again.',
+      { version: String(version), newest: String(newest) },
     );
   return result.data;
 }

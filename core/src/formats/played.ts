@@ -27,7 +27,9 @@ function onGrid(beats: number): number {
 export function melodyOfPlayed(notes: readonly PlayedNote[], tempo: number): Melody {
   const sorted = [...notes].sort((a, b) => a.startSeconds - b.startSeconds);
   if (sorted.length === 0)
-    throw new FormatError('NO_NOTES', 'No note was heard.', 'Sing or play a little louder, one note after the other.');
+    throw new FormatError('NO_NOTES', 'No note was heard.', 'Sing or play a little louder, one note after the other.', {
+      context: 'heard',
+    });
   const beats = (seconds: number): number => (seconds * tempo) / 60;
   const events = sorted.flatMap(({ midi, startSeconds, seconds }, index): MelodyEvent[] => {
     const next = sorted[index + 1];

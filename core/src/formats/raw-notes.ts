@@ -37,6 +37,7 @@ function checkNotes(notes: readonly RawNote[]): void {
       'TOO_LARGE',
       `The tune has ${String(notes.length)} notes; ${String(MOST_NOTES)} are the most that are read.`,
       'Cut it down to the bars you need.',
+      { context: 'notes', notes: notes.length, most: MOST_NOTES },
     );
   const isPitch = (midi: number | undefined): boolean =>
     midi === undefined || (Number.isInteger(midi) && midi >= 0 && midi <= 127);
@@ -49,6 +50,7 @@ function checkNotes(notes: readonly RawNote[]): void {
       ? `A note of the file lasts ${String(beats)} beats.`
       : `A note of the file is number ${String(midi)}, which is no pitch that is sung.`,
     'Open it in the program it was made with, and export it again.',
+    isPitch(midi) ? { context: 'length', beats: { decimal: beats } } : { context: 'pitch', midi: String(midi) },
   );
 }
 

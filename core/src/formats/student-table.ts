@@ -196,6 +196,7 @@ export function readStudentTable(
       'TOO_LARGE',
       `The table has ${String(table.length - 1)} rows; a studio has room for a few hundred students.`,
       'Cut it down to the students you teach.',
+      { context: 'rows', rows: table.length - 1 },
     );
   const met = new Set<string>();
   const rows = table.slice(1).flatMap((cells, index): readonly StudentRow[] => {
@@ -213,6 +214,7 @@ export function readStudentTable(
       'EMPTY_FILE',
       'The table has no rows below its heads.',
       'Write the heads in the first row and a student in each row after it.',
+      { context: 'table' },
     );
   return rows;
 }

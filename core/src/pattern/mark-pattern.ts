@@ -17,6 +17,7 @@ export function markPattern(pattern: Pattern, marks: readonly PatternMark[]): Pa
         index,
         `The mark “${kind}” lies outside the pattern.`,
         `events 0 to ${String(pattern.events.length - 1)}`,
+        { mark: kind, last: pattern.events.length - 1 },
       );
     }
   });

@@ -38,6 +38,7 @@ function checkSpan(tokens: readonly ReadToken[]): void {
         position,
         `With this note the pattern spans ${String(high - low)} semitones.`,
         `at most ${String(WIDEST_SPAN)} semitones, three octaves, between the lowest and the highest note`,
+        { span: high - low, most: WIDEST_SPAN },
       );
     }
   }
@@ -75,7 +76,10 @@ export function parsePattern(
 ): Pattern {
   const mode = options.mode ?? 'major';
   if (!Object.hasOwn(MODES, mode)) {
-    throw new PatternError('BAD_MODE', 0, `“${mode}” is not a mode.`, Object.keys(MODES).join(', '));
+    throw new PatternError('BAD_MODE', 0, `“${mode}” is not a mode.`, Object.keys(MODES).join(', '), {
+      mode,
+      modes: Object.keys(MODES),
+    });
   }
   if (text.trim() === '' && !/[^ ]/.test(text)) {
     throw new PatternError('EMPTY', 0, 'The pattern is empty.', 'at least one note, such as 1 2 3 2 1:2');

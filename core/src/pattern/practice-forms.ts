@@ -56,7 +56,9 @@ function cuts(count: number): readonly (readonly [number, number])[] {
  */
 export function practiceForms(pattern: Pattern, tempo: number): readonly PracticeForm[] {
   if (!(tempo > 0) || !Number.isFinite(tempo))
-    throw new PatternError('BAD_TEMPO', 0, `${String(tempo)} is no tempo.`, 'beats per minute above zero');
+    throw new PatternError('BAD_TEMPO', 0, `${String(tempo)} is no tempo.`, 'beats per minute above zero', {
+      tempo: String(tempo),
+    });
   const all = units(pattern);
   const pieces = cuts(all.length).map(([from, to]) => piece(pattern, all.slice(from, to).flat()));
   const fromTheEnd = [...cuts(all.length)].reverse().map(([from]) => piece(pattern, all.slice(from).flat()));

@@ -37,7 +37,10 @@ function readDuration(whole: string | undefined, parts: string | undefined, posi
   const numerator = BigInt(whole);
   const denominator = BigInt(parts ?? '1');
   if (numerator === 0n || denominator === 0n) {
-    throw new PatternError('BAD_DURATION', position, `“${word}” lasts no time.`, DURATION_HELP);
+    throw new PatternError('BAD_DURATION', position, `“${word}” lasts no time.`, DURATION_HELP, {
+      context: 'nothing',
+      word,
+    });
   }
   return fraction(numerator, denominator);
 }
@@ -56,7 +59,9 @@ function wrongWord(word: string, position: number): PatternError {
     return new PatternError('BAD_SPACE', position, 'Tabs and line breaks cannot part the notes.', 'plain spaces');
   }
   if (/:|\//.test(word)) {
-    return new PatternError('BAD_DURATION', position, `“${shown}” has no duration that can be read.`, DURATION_HELP);
+    return new PatternError('BAD_DURATION', position, `“${shown}” has no duration that can be read.`, DURATION_HELP, {
+      word: shown,
+    });
   }
   if (/^[#b]*\d+[',~]*$/.test(word)) {
     return new PatternError(
@@ -64,9 +69,12 @@ function wrongWord(word: string, position: number): PatternError {
       position,
       `“${shown}” is not a degree of the scale.`,
       'a degree from 1 to 15',
+      { word: shown },
     );
   }
-  return new PatternError('BAD_TOKEN', position, `“${shown}” is not a note, rest, glide or group.`, NOTE_HELP);
+  return new PatternError('BAD_TOKEN', position, `“${shown}” is not a note, rest, glide or group.`, NOTE_HELP, {
+    word: shown,
+  });
 }
 
 function readWord(word: string, position: number, mode: Mode): ReadToken {
@@ -90,6 +98,7 @@ function tooMany(position: number): PatternError {
     position,
     `The pattern grows past ${String(MOST_EVENTS)} notes here.`,
     `at most ${String(MOST_EVENTS)} notes, glides and rests`,
+    { most: MOST_EVENTS },
   );
 }
 
@@ -102,10 +111,13 @@ function openGroup(group: OpenGroup, tail: string): ReadToken[] {
       position,
       `The group does not say what it is for.`,
       'x and a number, or a duration, right after the bracket: (1 2 3)x2',
+      { context: 'factor' },
     );
   }
   if (tokens.length === 0) {
-    throw new PatternError('BAD_GROUP', position, 'The group is empty.', 'at least one note between the brackets');
+    throw new PatternError('BAD_GROUP', position, 'The group is empty.', 'at least one note between the brackets', {
+      context: 'empty',
+    });
   }
   const repeats = Number(match[1] ?? 1);
   if (repeats < 1 || repeats > MOST_TIMES) {
@@ -114,6 +126,7 @@ function openGroup(group: OpenGroup, tail: string): ReadToken[] {
       position,
       `A group cannot be sung ${String(repeats)} times.`,
       `x1 to x${String(MOST_TIMES)}`,
+      { context: 'times', times: repeats, most: MOST_TIMES },
     );
   }
   if (countEvents(tokens) * repeats > MOST_EVENTS) throw tooMany(position);
@@ -131,6 +144,7 @@ function checkLengths(tokens: readonly ReadToken[]): void {
         position,
         'A note here is too short or too long to be sung.',
         DURATION_HELP,
+        { context: 'length' },
       );
     }
   }
@@ -148,6 +162,7 @@ export function readTokens(text: string, mode: Mode): readonly ReadToken[] {
       LONGEST_TEXT,
       `The pattern is ${String(text.length)} characters long.`,
       `at most ${String(LONGEST_TEXT)} characters; a group such as (1 2 3)x4 says much in little`,
+      { long: text.length, most: LONGEST_TEXT },
     );
   }
   const outer: OpenGroup = { position: 0, tokens: [] };
@@ -172,6 +187,7 @@ export function readTokens(text: string, mode: Mode): readonly ReadToken[] {
           at,
           'A bracket closes here that was never opened.',
           'an opening bracket before it',
+          { context: 'closed' },
         );
       }
       open.pop();
@@ -196,6 +212,7 @@ export function readTokens(text: string, mode: Mode): readonly ReadToken[] {
       unclosed.position,
       'The bracket that opens here is never closed.',
       'a closing bracket with x2 or :1/2 after it',
+      { context: 'open' },
     );
   }
   checkLengths(outer.tokens);

@@ -1,4 +1,4 @@
-import { PatternError } from '../errors.ts';
+import { PatternError, type SoftLarkError } from '../errors.ts';
 import { LONGEST_TEXT } from './longest-text.ts';
 
 /** What one sounding token sings; `continues` where the syllable began before. */
@@ -12,13 +12,15 @@ interface WrittenSyllable {
   readonly position: number;
 }
 
-function refuse(position: number, message: string, expected: string): never {
-  throw new PatternError('BAD_SYLLABLES', position, message, expected);
+function refuse(position: number, message: string, expected: string, values: SoftLarkError['values']): never {
+  throw new PatternError('BAD_SYLLABLES', position, message, expected, values);
 }
 
 function checkWritten({ text, position }: WrittenSyllable, index: number, isLast: boolean): void {
   if (text === '_' && index === 0)
-    refuse(position, 'The first note has no syllable to go on with.', 'a syllable before “_”');
+    refuse(position, 'The first note has no syllable to go on with.', 'a syllable before “_”', {
+      context: 'first',
+    });
   if (
     text.includes('*') &&
     (!isLast || !text.endsWith('*') || text.length === 1 || text.indexOf('*') < text.length - 1)
@@ -27,6 +29,7 @@ function checkWritten({ text, position }: WrittenSyllable, index: number, isLast
       position,
       `“${text.slice(0, 40)}” repeats a syllable in the middle.`,
       '“*” only at the end of the last syllable',
+      { context: 'repeat', word: text.slice(0, 40) },
     );
   }
 }
@@ -46,6 +49,7 @@ export function readSyllables(line: string, count: number): readonly SungSyllabl
       LONGEST_TEXT,
       `The syllables are ${String(line.length)} characters long.`,
       `at most ${String(LONGEST_TEXT)} characters`,
+      { context: 'long', long: line.length, most: LONGEST_TEXT },
     );
   const written = [...line.matchAll(/\S+/g)].map((match): WrittenSyllable => ({
     text: match[0],
@@ -58,6 +62,7 @@ export function readSyllables(line: string, count: number): readonly SungSyllabl
       extra.position,
       `“${extra.text.slice(0, 40)}” has no note left to be sung on.`,
       `at most ${String(count)} syllables`,
+      { context: 'extra', word: extra.text.slice(0, 40), most: count },
     );
   written.forEach((syllable, index) => {
     checkWritten(syllable, index, index === written.length - 1);

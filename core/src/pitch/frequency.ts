@@ -20,10 +20,13 @@ export function frequencyOf(midi: number, a4 = 440): number {
       'BAD_TUNING',
       `A4 at ${String(a4)} Hz is not a tuning a voice lesson can use.`,
       `Choose a tuning between ${String(LOWEST_TUNING_HZ)} and ${String(HIGHEST_TUNING_HZ)} Hz.`,
+      { hz: String(a4), least: LOWEST_TUNING_HZ, most: HIGHEST_TUNING_HZ },
     );
   }
   if (!Number.isFinite(midi)) {
-    throw new PitchError('BAD_MIDI', `${String(midi)} is not a pitch.`, 'Give a MIDI number; middle C is 60.');
+    throw new PitchError('BAD_MIDI', `${String(midi)} is not a pitch.`, 'Give a MIDI number; middle C is 60.', {
+      midi: String(midi),
+    });
   }
   return a4 * 2 ** ((midi - 69) / 12);
 }

@@ -49,7 +49,9 @@ function germanName(key: string): string {
  */
 export function nameNote(midi: number, { scheme, spelling = 'usual', middleDo = 4 }: NoteNaming): string {
   if (!Number.isInteger(midi)) {
-    throw new PitchError('BAD_MIDI', `${String(midi)} is not a whole pitch.`, 'Round it to a semitone first.');
+    throw new PitchError('BAD_MIDI', `${String(midi)} is not a whole pitch.`, 'Round it to a semitone first.', {
+      midi: String(midi),
+    });
   }
   const key = keyName(midi, spelling);
   const octave = Math.floor(midi / 12) - 1;
@@ -134,6 +136,7 @@ export function readNoteIn(text: string, { scheme, middleDo = 4 }: NoteNaming): 
       'BAD_NOTE_NAME',
       `“${text.slice(0, 40)}” is not a note name.`,
       `Write it like ${nameNote(60, { scheme, middleDo })} for middle C or ${nameNote(58, { scheme, middleDo })} for the B flat below it.`,
+      { name: text.slice(0, 40), middle: nameNote(60, { scheme, middleDo }), flat: nameNote(58, { scheme, middleDo }) },
     );
   }
   return midi;

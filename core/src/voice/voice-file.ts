@@ -33,6 +33,8 @@ export function neverSounded(file: Pick<VoiceFile, 'avoid'>): readonly PitchRang
 interface Check {
   readonly isBroken: (file: VoiceFile, today?: string) => boolean;
   readonly code: VoiceErrorCode;
+  /** Tells the checks of one code apart. */
+  readonly context: 'order' | 'reach' | 'hard' | 'zone' | 'zones' | 'gaps' | 'stage' | 'future';
   readonly message: string;
   readonly remedy: string;
 }
@@ -52,6 +54,7 @@ const CHECKS: readonly Check[] = [
   {
     isBroken: ({ measured }) => measured !== undefined && measured.low >= measured.high,
     code: 'BAD_RANGE',
+    context: 'order',
     message: 'The lowest comfortable note is not below the highest.',
     remedy: 'Swap them or measure again.',
   },
@@ -60,6 +63,7 @@ const CHECKS: readonly Check[] = [
       measured !== undefined &&
       ((measured.reachLow ?? measured.low) > measured.low || (measured.reachHigh ?? measured.high) < measured.high),
     code: 'BAD_RANGE',
+    context: 'reach',
     message: 'The comfortable range goes past the reach.',
     remedy: 'Widen the reach or narrow the comfortable range.',
   },
@@ -67,30 +71,35 @@ const CHECKS: readonly Check[] = [
     isBroken: ({ hardFloor, hardCeiling }) =>
       hardFloor !== undefined && hardCeiling !== undefined && hardFloor >= hardCeiling,
     code: 'BAD_RANGE',
+    context: 'hard',
     message: 'The hard floor is not below the hard ceiling.',
     remedy: 'Lower the floor or raise the ceiling.',
   },
   {
     isBroken: ({ avoid, bridges, gaps = [] }) => [...avoid, ...bridges, ...gaps].some(({ low, high }) => low > high),
     code: 'BAD_RANGE',
+    context: 'zone',
     message: 'A zone, a gap or a bridge ends below where it begins.',
     remedy: 'Give the lower note first.',
   },
   {
     isBroken: (file) => holdAll(comfortableOf(file), neverSounded(file)),
     code: 'NOTHING_LEFT',
+    context: 'zones',
     message: 'The zones that are never sounded leave no note of the comfortable range.',
     remedy: 'Make a zone smaller.',
   },
   {
     isBroken: (file) => holdAll(comfortableOf(file), file.gaps ?? []),
     code: 'NOTHING_LEFT',
+    context: 'gaps',
     message: 'The gaps leave no note of the comfortable range.',
     remedy: 'Make a gap smaller, or measure again.',
   },
   {
     isBroken: ({ type, changingStage }) => type === 'changing' && changingStage === undefined,
     code: 'BAD_VOICE',
+    context: 'stage',
     message: 'A changing voice has no stage.',
     remedy: 'Choose the stage that fits best; it can be changed at any time.',
   },
@@ -101,6 +110,7 @@ const CHECKS: readonly Check[] = [
         (day) => day !== undefined && day > today,
       ),
     code: 'BAD_DATE',
+    context: 'future',
     message: 'A date of the voice file lies in the future.',
     remedy: 'Give the day on which it was done.',
   },
@@ -114,5 +124,5 @@ const CHECKS: readonly Check[] = [
  */
 export function checkVoiceFile(file: VoiceFile, today?: string): void {
   const broken = CHECKS.find(({ isBroken }) => isBroken(file, today));
-  if (broken) throw new VoiceError(broken.code, broken.message, broken.remedy);
+  if (broken) throw new VoiceError(broken.code, broken.message, broken.remedy, { context: broken.context });
 }

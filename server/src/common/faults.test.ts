@@ -88,13 +88,13 @@ test.each<[string, boolean, { text: string } | null, string | null]>([
 
 test('there is room up to the most, and then a sentence', () => {
   expect(() => {
-    demandRoom('students', 599, 600, 'Delete some.');
+    demandRoom('students', 599, 600);
   }).not.toThrow();
   expect(() => {
-    demandRoom('students', 600, 600, 'Delete some.');
+    demandRoom('students', 600, 600);
   }).toThrow('There are 600 students already; 600 is the most there may be.');
   expect(() => {
-    demandRoom('students', 598, 600, 'Delete some.', 3);
+    demandRoom('students', 598, 600, 3);
   }).toThrow('With 3 more there would be 601 students; 600 is the most there may be.');
 });
 

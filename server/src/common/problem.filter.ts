@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
-import { SoftLarkError } from '@soft-lark/core';
+import { SoftLarkError, type Refusal } from '@soft-lark/core';
 import type { Response } from 'express';
 import type { Logger } from 'pino';
 import { databaseFault, field, type DatabaseFault } from './database-faults.ts';
 import { Problem } from './problem.ts';
 
-const CODES: Readonly<Record<number, string>> = {
+const CODES: Readonly<Record<number, Refusal>> = {
   400: 'BAD_REQUEST',
   401: 'SIGNED_OUT',
   403: 'FORBIDDEN',
@@ -42,13 +42,15 @@ const RETRY_AFTER: Readonly<Record<number, string>> = { 429: '60', 503: '3' };
 
 function asProblem(error: unknown): Problem | null {
   if (error instanceof Problem) return error;
-  if (error instanceof SoftLarkError)
-    return new Problem(422, error.code, error.message, { remedy: error.remedy, values: error.values });
+  if (error instanceof SoftLarkError) return Problem.of(error);
   const fault = databaseFault(error);
   if (fault) return FAULT_PROBLEMS[fault]();
   const status = error instanceof HttpException ? error.getStatus() : Number(field(error, 'status') ?? 500);
   if (status === 413)
-    return new Problem(413, 'TOO_LARGE', 'That is more at once than can be taken.', { remedy: 'Send less at a time.' });
+    return new Problem(413, 'TOO_LARGE', 'That is more at once than can be taken.', {
+      remedy: 'Send less at a time.',
+      values: { context: 'request' },
+    });
   if (status === 429)
     return new Problem(429, 'TOO_MANY_TRIES', 'Too many tries in a short time.', {
       remedy: 'Wait a minute, then try again.',
@@ -82,6 +84,7 @@ export class ProblemFilter implements ExceptionFilter {
       problem ??
       new Problem(500, 'UNFORESEEN', 'Something went wrong on our side.', {
         remedy: `Try again; if it stays, report the number ${id}.`,
+        values: { id },
       });
     const retryAfter = RETRY_AFTER[status];
     if (retryAfter) response.set('Retry-After', retryAfter);

@@ -1,4 +1,4 @@
-import type { SoftLarkError } from '@soft-lark/core';
+import type { ErrorCode, Refusal, SoftLarkError } from '@soft-lark/core';
 
 /** One field that was refused: its path in the request body, and why. */
 export interface FieldProblem {
@@ -22,15 +22,21 @@ export interface ProblemExtras {
 /** A refusal on its way to the client as `application/problem+json`. */
 export class Problem extends Error {
   readonly status: number;
-  readonly code: string;
+  /** A refusal of the server, or what the core refused by. */
+  readonly code: Refusal | ErrorCode;
   readonly extras: ProblemExtras;
 
-  constructor(status: number, code: string, detail: string, extras: ProblemExtras = {}) {
+  constructor(status: number, code: Refusal | ErrorCode, detail: string, extras: ProblemExtras = {}) {
     super(detail);
     this.name = 'Problem';
     this.status = status;
     this.code = code;
     this.extras = extras;
+  }
+
+  /** What the core refused, as the answer to whoever sent it. */
+  static of({ code, message, remedy, values }: SoftLarkError): Problem {
+    return new Problem(422, code, message, { remedy, values });
   }
 }
 
@@ -38,6 +44,7 @@ export class Problem extends Error {
 export function notFound(what: string): Problem {
   return new Problem(404, 'NOT_FOUND', `There is no such ${what} in this studio.`, {
     remedy: 'Go back to the list; it may have been removed.',
+    values: { context: what },
   });
 }
 

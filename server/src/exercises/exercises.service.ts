@@ -87,15 +87,10 @@ export class ExercisesService {
     if (exercise.id !== id || this.isShipped(id))
       throw new Problem(422, 'INVALID', 'What ships with Soft Lark is not written over.', {
         remedy: 'Make a copy of it and change that.',
+        values: { context: 'shipped' },
       });
     if (studentId !== undefined) await this.students.demand(studioId, studentId);
-    if (version === 0)
-      demandRoom(
-        'exercises of your own',
-        await this.scope.of(OwnExercise, studioId).count(),
-        MOST_ITEMS,
-        'Take an import back, or leave it.',
-      );
+    if (version === 0) demandRoom('exercises', await this.scope.of(OwnExercise, studioId).count(), MOST_ITEMS);
     const body = storedExercise(exercise);
     const change = { body, updatedAt: this.clock.now() };
     const first = { studentId: studentId ?? null, archivedAt: null, importId: null, beforeImport: null };

@@ -31,7 +31,10 @@ export class ImportReader implements OnApplicationShutdown {
       return await this.pool.run({ text, most: MOST_ITEMS }, { signal: AbortSignal.timeout(LONGEST_MS) });
     } catch (error) {
       if (!(error instanceof Error && error.name === 'AbortError')) throw error;
-      throw new Problem(413, 'TOO_LARGE', 'This import takes too long to be read.', { remedy: 'Send less at a time.' });
+      throw new Problem(413, 'TOO_LARGE', 'This import takes too long to be read.', {
+        remedy: 'Send less at a time.',
+        values: { context: 'import' },
+      });
     }
   }
 

@@ -61,6 +61,7 @@ export class ImportsService {
     if (shipped)
       throw new Problem(422, 'INVALID', `“${shipped.name}” ships with Soft Lark and is not written over.`, {
         remedy: 'Leave it out, or give it another id.',
+        values: { context: 'ships-already', name: shipped.name },
       });
     if (!(await this.scope.of(ShelfImport, studioId).exists({ id })))
       await this.demandRoomFor(studioId, exercises.length);
@@ -81,9 +82,9 @@ export class ImportsService {
   private async demandRoomFor(studioId: string, more: number): Promise<void> {
     const since = new Date(this.clock.now().getTime() - AN_HOUR);
     const lately = await this.scope.of(ShelfImport, studioId).count({ createdAt: MoreThan(since) });
-    demandRoom('imports of the last hour', lately, MOST_IMPORTS_AN_HOUR, 'Wait an hour, or put the files together.');
+    demandRoom('imports', lately, MOST_IMPORTS_AN_HOUR);
     const now = await this.scope.of(OwnExercise, studioId).count();
-    demandRoom('exercises of your own', now, MOST_ITEMS, 'Take an earlier import back first.', more);
+    demandRoom('imported', now, MOST_ITEMS, more);
   }
 
   private async keep(

@@ -57,6 +57,7 @@ export class GroupsService {
     if (new Set(members).size < members.length)
       throw new Problem(422, 'INVALID', 'One singer is in the group twice.', {
         errors: [{ field: 'members', message: 'holds each singer once' }],
+        values: { context: 'singer-twice' },
       });
   }
 }

@@ -43,14 +43,17 @@ export class HomeLinksService {
 
   async make(studioId: string, studentId: string, { id, weeks }: NewHomeLinkDto): Promise<MadeHomeLinkDto> {
     const open = await this.list(studioId, studentId);
-    demandRoom('links', open.length, MOST_LINKS, 'Take one back that is not used any more.');
+    demandRoom('links', open.length, MOST_LINKS);
     const token = randomBytes(TOKEN_BYTES).toString('base64url');
     const createdAt = this.clock.now();
     const expiresAt = new Date(createdAt.getTime() + weeks * WEEK);
     const link = { id, studentId, tokenHash: hashOf(token), createdAt, expiresAt, openedAt: null, revokedAt: null };
     // A token is told once: made twice, the second would open nothing.
     if ((await this.scope.of(HomeLink, studioId).insertNew([link])) === 0)
-      throw new Problem(409, 'TWICE', 'This link was made already.', { remedy: 'Make another one.' });
+      throw new Problem(409, 'TWICE', 'This link was made already.', {
+        remedy: 'Make another one.',
+        values: { context: 'link' },
+      });
     return { ...this.view({ ...link, studioId }), token };
   }
 

@@ -125,6 +125,7 @@ export class RoutinesService {
     if (index < 0) return;
     throw new Problem(422, 'INVALID', `There is no exercise “${steps[index]?.exerciseId ?? ''}” on the shelf.`, {
       errors: [{ field: `steps.${String(index)}.exerciseId`, message: 'is not on the shelf' }],
+      values: { context: 'no-exercise', id: steps[index]?.exerciseId ?? '' },
     });
   }
 

@@ -91,7 +91,7 @@ export class StudentsService {
           ...{ version: 1, createdAt: this.clock.now() },
         })),
       );
-      if (added > 0) demandRoom('students', before, MOST_STUDENTS, 'Remove some who are not coming any more.', added);
+      if (added > 0) demandRoom('students', before, MOST_STUDENTS, added);
       // An id that another studio has is none that can be had here.
       if ((await rows.count({ id: In(ids) })) < new Set(ids).size) throw notFound('student');
     });

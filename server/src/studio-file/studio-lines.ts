@@ -36,6 +36,7 @@ export type StudioPart =
 export function brokenFile(detail: string): Problem {
   return new Problem(422, 'BROKEN_FILE', detail, {
     remedy: 'Nothing was changed. Take the file again where it came from.',
+    values: { context: 'studio' },
   });
 }
 
@@ -68,10 +69,12 @@ function headOf(line: string, schema: number): StudioHead {
   if (head['kind'] !== KIND)
     throw new Problem(422, 'WRONG_KIND', 'This is no file of a studio.', {
       remedy: 'Choose a file that was taken from the settings of a studio.',
+      values: { context: 'studio' },
     });
   if (Number(head['version']) > VERSION || Number(head['schema']) > schema)
     throw new Problem(422, 'NEWER_FILE', 'The file was written by a newer version of Soft Lark.', {
       remedy: 'Bring Soft Lark up to date, then restore it again.',
+      values: { context: 'studio' },
     });
   const isWhole = isUuid(head['studioId']) && typeof head['name'] === 'string' && typeof head['settings'] === 'object';
   if (!isWhole) throw brokenFile('The head of the file is not whole.');

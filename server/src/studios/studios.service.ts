@@ -48,6 +48,7 @@ export class StudiosService {
     if (isTimeZone(timeZone)) return;
     throw new Problem(422, 'INVALID', `“${timeZone}” is not a time zone.`, {
       errors: [{ field: 'timeZone', message: 'is a time zone such as Europe/London' }],
+      values: { context: 'time-zone', zone: timeZone },
     });
   }
 
@@ -95,6 +96,7 @@ export class StudiosService {
     if (!(await isPassword(account?.passwordHash, password)) || !account) {
       throw new Problem(401, 'WRONG_PASSWORD', 'This e-mail address and password do not go together.', {
         remedy: 'Check both and try again.',
+        values: { context: 'sign-in' },
       });
     }
     return { accountId: account.id, studioId: account.studioId };

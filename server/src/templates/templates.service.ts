@@ -31,6 +31,7 @@ export class TemplatesService {
     if ((steps.length === 0) === (parts.length === 0))
       throw new Problem(422, 'INVALID', 'A template has either steps or the places of a recipe.', {
         remedy: 'Put a step on the bench first, then keep it as it is or as a recipe.',
+        values: { context: 'template' },
       });
     await this.routines.checkSteps(studioId, steps);
     const rows = this.scope.of(Template, studioId);

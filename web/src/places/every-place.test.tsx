@@ -56,7 +56,7 @@ test.each(PLACES)('%s waits in its own shape, not on an empty page', async (addr
 });
 
 test.each(PLACES)('%s says why it cannot be shown, and what to do', async (address, needs) => {
-  openPage(address, { [needs]: refusal(403, 'FORBIDDEN', 'This is not yours to see.') });
+  openPage(address, { [needs]: refusal(403, 'NOT_NOW', 'This is not yours to see.') });
   const said = await screen.findAllByText(/This is not yours to see|not here any more|cannot be shown/);
   expect(said[0]).toBeVisible();
 });
@@ -64,7 +64,7 @@ test.each(PLACES)('%s says why it cannot be shown, and what to do', async (addre
 test.each(PLACES.filter(([address]) => !address.includes('compare')))(
   '%s comes up once the server can be asked again',
   async (address, needs) => {
-    const page = openPage(address, { [needs]: refusal(403, 'FORBIDDEN', 'Not now.') });
+    const page = openPage(address, { [needs]: refusal(403, 'NOT_NOW', 'Not now.') });
     await screen.findAllByText(/Not now|not here any more/);
     const again = screen.queryByRole('button', { name: 'Try again' });
     if (!again) return;

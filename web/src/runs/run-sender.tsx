@@ -6,6 +6,7 @@ import { runQuery, sendRun, type RunDetail } from '../api/runs.queries.ts';
 import { markSignedOut } from '../api/signed-out.ts';
 import { sendHomeRun } from '../api/home.queries.ts';
 import { sendable, sendableFromHome, sentRun, useKeptRuns, type KeptRun } from './run-store.ts';
+import { errorText, refusalOf } from '../text/say.ts';
 
 const TRY_AGAIN_MS = 2500;
 
@@ -57,7 +58,7 @@ export function RunSender({ homeToken }: RunSenderProps): null {
         const canWait = mayPass(error) || isSignedOut(error);
         if (!canWait) {
           setRefused((known) => new Set([...known, `${id}@${String(revision)}`]));
-          notifications.show({ message: error instanceof Error ? error.message : String(error), color: 'brick' });
+          notifications.show({ message: errorText(refusalOf(error)), color: 'brick' });
         }
         timer = setTimeout(() => {
           setAgain((count) => count + 1);

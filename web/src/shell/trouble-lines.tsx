@@ -6,6 +6,7 @@ import { useIsSignedOut } from '../api/signed-out.ts';
 import { deviceKeepsNothing, onDeviceFailing } from '../device/device-store.ts';
 import { SignInAgain } from './sign-in-again.tsx';
 import classes from './shell.module.css';
+import { sayRefusal } from '../text/say.ts';
 
 /** Says so while the server is away or at fault; everything typed is kept and tried again. */
 function AwayLine(): ReactElement | null {
@@ -25,7 +26,7 @@ function AwayLine(): ReactElement | null {
       .map(({ state }) => state.failureReason),
   ].find(mayPass);
   if (!failing) return null;
-  const said = failing instanceof ApiProblem ? `${failing.message} ${t('app.keptHere')}` : t('app.away');
+  const said = failing instanceof ApiProblem ? `${sayRefusal(failing).message} ${t('app.keptHere')}` : t('app.away');
   return (
     <p className={classes['away']} role="status">
       {said}

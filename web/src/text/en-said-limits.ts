@@ -112,14 +112,6 @@ export const lineSource = {
   student: 'this student',
 } as const;
 
-/** A rule table that was edited into nonsense. */
-export const error = {
-  UNKNOWN_ROW: 'The rule table has no such row.',
-  OUT_OF_BOUNDS: '“{{row}}” is {{value}}. Give a whole number from {{least}} to {{most}}.',
-  OUT_OF_BOUNDS_share: '“{{row}}” is {{value}}. Give a number from {{least}} to {{most}}.',
-  OUT_OF_ORDER: '“{{row}}” is {{value}}, above “{{other}}”, which is {{most}}. Lower the first or raise the second.',
-} as const;
-
 type PlainRow = Exclude<
   RulePath,
   `ranges.${string}` | `style.${string}` | `belt.${string}` | `draftLeast.${string}` | `draftMost.${string}`

@@ -1,6 +1,7 @@
 import { advice, line } from './en-said-advice.ts';
 import { draft, missing, missingRemedy, not } from './en-said-draft.ts';
-import { key, limit, lineSource, problem, remedy, row, error } from './en-said-limits.ts';
+import { key, limit, lineSource, problem, remedy, row } from './en-said-limits.ts';
+import { error, errorRemedy } from './en-said-errors.ts';
 import { term } from './en-said-term.ts';
 import { finding, fix, source } from './en-said-review.ts';
 
@@ -9,6 +10,7 @@ export const said = {
   advice,
   draft,
   error,
+  errorRemedy,
   finding,
   fix,
   key,

@@ -231,7 +231,6 @@ export const shelf = {
     newName: 'New exercise',
     pattern: 'Pattern',
     syllables: 'Syllables',
-    expected: 'Expected {{what}}.',
     unread: 'The pattern cannot be read yet.',
     hear: 'Hear it',
     stop: 'Stop',

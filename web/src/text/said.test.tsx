@@ -1,24 +1,50 @@
 import {
   BURDENS,
   changeRules,
+  checkKind,
+  checkVoiceFile,
   CONDITIONS,
   copyRoutine,
   draftRoutine,
+  frequencyOf,
   layRoutine,
+  melodyOfPlayed,
+  openExerciseFile,
+  parsePattern,
+  practiceForms,
   RANGE_ROWS,
+  readAbc,
+  readMidiFile,
+  readMusicXml,
+  readNoteIn,
+  readStudentTable,
+  REFUSALS,
   reviewRoutine,
   RULE_ROWS,
   shippedExercises,
+  SoftLarkError,
   STYLES,
   VOICE_TYPES,
   type DraftContext,
   type RoutineStep,
+  type VoiceFile,
 } from '@soft-lark/core';
 import fc from 'fast-check';
 import { text } from './i18n.ts';
-import { errorText, ruleRowText, say, sayFinding, sayMissing, sayProblem, saySentence } from './say.ts';
+import {
+  errorText,
+  refusalOf,
+  ruleRowText,
+  say,
+  sayFinding,
+  sayMissing,
+  sayProblem,
+  sayRefusal,
+  saySentence,
+} from './say.ts';
 import { setNoteNaming } from './note-names.ts';
 
+const MEZZO: VoiceFile = { type: 'mezzo-soprano', style: 'classical', goals: [], bridges: [], avoid: [] };
 const exercises = new Map(shippedExercises().map((exercise) => [exercise.id, exercise]));
 
 /** What a sentence never holds: a text that is not there, a place that was not filled in, a slip of the hand. */
@@ -133,6 +159,109 @@ test.each([
   } catch (error) {
     expect(errorText(error as Error)).toBe(said);
   }
+});
+
+/** What cannot be read, each in its own way. */
+const REFUSED: readonly (() => unknown)[] = [
+  ...[
+    ['', 1],
+    ['r r', 1],
+    ['1 hello 3', 1],
+    ['1\t2', 1],
+    ['16 2', 1],
+    ['1:a', 1],
+    ['1:0', 1],
+    ['((1:999999)x1:999999)x1:999999', 1],
+    ['(1 2)', 1],
+    ['()x2', 1],
+    ['(1)x99', 1],
+    ['1)x2', 1],
+    ['(1 2', 1],
+    ['1 '.repeat(12000), 1],
+    ['((1 2 3 4)x32)x32', 1],
+    ["1 5,,, 5'''", 1],
+    ['1 2', '_ na'],
+    ['1 2', 'na* no'],
+    ['1 2', 'na no ne'],
+    ['1 2', 'na '.repeat(9000)],
+  ].map(
+    ([pattern, syllables]) =>
+      () =>
+        parsePattern(String(pattern), typeof syllables === 'string' ? { syllables } : {}),
+  ),
+  () => parsePattern('1', { mode: 'lydian-ish' as 'major' }),
+  () => practiceForms(parsePattern('1 2'), 0),
+  () => frequencyOf(60, 300),
+  () => frequencyOf(Infinity),
+  () => readNoteIn('X9', { scheme: 'scientific' }),
+  () => readAbc(''),
+  () => readAbc('hello'),
+  () => readAbc('X:1\nK:C\n'),
+  () => readAbc(`X:1\nK:C\n${'C'.repeat(60_000)}\n`),
+  () => readMusicXml('<html><body/></html>'),
+  () => readMusicXml('a\uFFFD'),
+  () => readMusicXml('<!DOCTYPE a [<!ENTITY l "l">]><score-partwise/>'),
+  () => openExerciseFile('{"kind":"other"}'),
+  () => openExerciseFile('{"kind":"soft-lark-exercises","version":99,"exercises":[]}'),
+  () => {
+    checkKind(Uint8Array.from([0x25, 0x50, 0x44, 0x46]));
+  },
+  () => readMidiFile(Uint8Array.from([1, 2, 3])),
+  () => melodyOfPlayed([], 60),
+  () => readStudentTable([['name']], {}, { naming: { scheme: 'scientific' }, here: [], today: '2026-11-25' }),
+  () => {
+    checkVoiceFile({ ...MEZZO, measured: { low: 70, high: 60, date: '2026-11-03' } });
+  },
+  () => {
+    checkVoiceFile({ ...MEZZO, hardFloor: 70, hardCeiling: 60 });
+  },
+  () => {
+    checkVoiceFile({ ...MEZZO, avoid: [{ low: 30, high: 100, kind: 'never-sounded' }] });
+  },
+  () => {
+    checkVoiceFile({ ...MEZZO, type: 'changing' });
+  },
+];
+
+function refusedBy(work: () => unknown): SoftLarkError {
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof SoftLarkError) return error;
+    throw error;
+  }
+  throw new Error(`Taken: ${String(work)}`);
+}
+
+test('whatever cannot be read is said by its code, in the words of the log and no others', () => {
+  const codes = REFUSED.map((work) => {
+    const error = refusedBy(work);
+    const { message, remedy } = sayRefusal(error);
+    expect([error.code, message]).toEqual([error.code, error.message]);
+    expect(remedy).toMatch(/^\p{Lu}[^{]*\.$/u);
+    return `${error.code} ${JSON.stringify(error.values['context'] ?? '')}`;
+  });
+  expect(codes.filter((code, index) => codes.indexOf(code) !== index)).toEqual([]);
+});
+
+test('a refusal of the server is said by its code; what a form holds, and what is not known, in the words it came with', () => {
+  for (const code of REFUSALS.filter((one) => one !== 'INVALID')) {
+    const { message, remedy } = sayRefusal({
+      code,
+      message: 'as it came',
+      values: { id: '7', version: '2', newest: '1' },
+    });
+    expectSentence(message);
+    if (remedy !== '') expectSentence(remedy);
+    expect(message).not.toBe('as it came');
+  }
+  expect(errorText({ code: 'INVALID', message: 'minutes: too many.', remedy: 'Give less.' })).toBe(
+    'minutes: too many. Give less.',
+  );
+  expect(errorText({ code: 'INVALID', message: 'x', values: { context: 'singer-twice' } })).toBe(
+    'One singer is in the group twice.',
+  );
+  expect(errorText(refusalOf('thrown as it was'))).toBe('thrown as it was');
 });
 
 test('one note or both ends, in the names the studio uses', () => {

@@ -120,8 +120,33 @@ export function saySentence(statements: readonly Statement[]): string {
   return `${begun(statements.map(say).join('; '))}.`;
 }
 
-/** A refusal in the language of the page where it knows the code, else in the words it came with. */
-export function errorText(error: Error | (Error & Pick<SoftLarkError, 'code' | 'values'>)): string {
-  const code = 'code' in error && text.exists(`said.error.${error.code}`) ? `error.${error.code}` : null;
-  return code !== null && 'values' in error ? say({ code, values: error.values }) : error.message;
+/** What was thrown, or sent: `code` and `values` where it is one of ours. */
+export interface Refused extends Pick<Error, 'message'>, Partial<Pick<SoftLarkError, 'values' | 'remedy'>> {
+  readonly code?: string;
+}
+
+/** Whatever was thrown, as a refusal. */
+export function refusalOf(thrown: unknown): Refused {
+  return thrown instanceof Error ? thrown : { message: String(thrown) };
+}
+
+/** A refusal and what to do, in the language of the page where it knows the code, else in the words it came with. */
+export function sayRefusal({ code, values = {}, message, remedy = '' }: Refused): {
+  readonly message: string;
+  readonly remedy: string;
+} {
+  const { context } = values;
+  const isKnown = code !== undefined && text.exists(`said.error.${code}`, { context });
+  if (!isKnown) return { message, remedy };
+  const hasRemedy = text.exists(`said.errorRemedy.${code}`, { context });
+  return {
+    message: say({ code: `error.${code}`, values }),
+    remedy: hasRemedy ? say({ code: `errorRemedy.${code}`, values }) : '',
+  };
+}
+
+/** A refusal and what to do, in one line. */
+export function errorText(refused: Refused): string {
+  const { message, remedy } = sayRefusal(refused);
+  return `${message} ${remedy}`.trim();
 }

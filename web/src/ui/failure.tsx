@@ -1,7 +1,7 @@
 import { Button, Stack, Text, Title } from '@mantine/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { ApiProblem } from '../api/problem.ts';
+import { refusalOf, sayRefusal } from '../text/say.ts';
 
 interface FailureProps {
   readonly error: unknown;
@@ -11,12 +11,12 @@ interface FailureProps {
 /** What happened, and what to do. */
 export function Failure({ error, onRetry }: FailureProps): ReactElement {
   const { t } = useTranslation();
-  const message = error instanceof Error ? error.message : t('app.failed');
+  const { message, remedy } = sayRefusal(refusalOf(error));
   return (
     <Stack align="flex-start" gap="xs" role="alert" p="lg">
       <Title order={2}>{t('app.failed')}</Title>
       <Text>{message}</Text>
-      {error instanceof ApiProblem && error.remedy && <Text c="dimmed">{error.remedy}</Text>}
+      {remedy && <Text c="dimmed">{remedy}</Text>}
       {onRetry && <Button onClick={onRetry}>{t('app.tryAgain')}</Button>}
     </Stack>
   );

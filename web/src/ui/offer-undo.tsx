@@ -1,5 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
+import { errorText, refusalOf } from '../text/say.ts';
 
 const TEN_SECONDS = 10_000;
 
@@ -41,7 +42,7 @@ export function inTenSeconds(
     clearTimeout(timer);
     window.removeEventListener('pagehide', begin);
     work().catch((error: unknown) => {
-      notifications.show({ message: String(error instanceof Error ? error.message : error), autoClose: false });
+      notifications.show({ message: errorText(refusalOf(error)), autoClose: false });
     });
   };
   const timer = setTimeout(begin, TEN_SECONDS);

@@ -18,6 +18,7 @@ import {
   type ReadExercise,
   type WrittenStep,
 } from '@soft-lark/core';
+import type { Refused } from '../text/say.ts';
 
 /** What a file turned out to hold, or why it cannot be read. */
 export type OpenedFile =
@@ -27,7 +28,7 @@ export type OpenedFile =
       readonly items: readonly ReadExercise[];
       readonly collections: readonly ExerciseCollection[];
     }
-  | { readonly kind: 'refused'; readonly message: string; readonly remedy: string };
+  | ({ readonly kind: 'refused' } & Refused);
 
 const TOLD_EVERY = 50;
 
@@ -52,7 +53,9 @@ export function openBytes(bytes: Uint8Array, onProgress: (share: number) => void
     return openAny(bytes, onProgress);
   } catch (error) {
     if (!(error instanceof SoftLarkError)) throw error;
-    return { kind: 'refused', message: error.message, remedy: error.remedy };
+    // Only plain data goes from a worker to the page.
+    const { code, values, message, remedy } = error;
+    return { kind: 'refused', code, values, message, remedy };
   }
 }
 

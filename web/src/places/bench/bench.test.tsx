@@ -52,7 +52,7 @@ test.each<[string, Partial<Schemas['RoutineDto']>, RegExp]>([
 
 test('a routine or a student that is not there is said', async () => {
   openPage(`/routines/${ROUTINE}`, { [READ]: refusal(404, 'NOT_FOUND', 'There is no such routine.') });
-  expect(await screen.findByText('There is no such routine.')).toBeVisible();
+  expect(await screen.findByText('There is no such thing in this studio, or not any more.')).toBeVisible();
 });
 
 test('a student who is gone is said', async () => {

@@ -1,5 +1,6 @@
 import { ApiProblem, isSignedOut, mayPass } from '../../api/problem.ts';
 import { markSignedOut } from '../../api/signed-out.ts';
+import { errorText, refusalOf } from '../../text/say.ts';
 
 /** How an edited thing stands towards what the server has. */
 export type SaveState<T> =
@@ -57,7 +58,7 @@ export function createSaver<E, T extends { readonly version: number }>({
     } else if (error instanceof ApiProblem && error.code === 'STALE_WRITE') {
       onState({ kind: 'stale', version, current: error.current as T });
     } else {
-      onState({ kind: 'refused', version, reason: error instanceof Error ? error.message : String(error) });
+      onState({ kind: 'refused', version, reason: errorText(refusalOf(error)) });
     }
   };
 

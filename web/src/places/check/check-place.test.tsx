@@ -97,7 +97,7 @@ test('a file that was changed meanwhile keeps the figures', async () => {
   const page = await open({}, { [CHECKS]: refusal(409, 'STALE_WRITE', 'The file was changed.') });
   await throughIt(page);
   await page.user.click(press('Write it into the voice file'));
-  expect(await screen.findByText(/The file was changed/)).toBeVisible();
+  expect(await screen.findByText(/changed in another window/)).toBeVisible();
   expect(screen.getByLabelText('Speaking note')).toHaveValue('A3');
 });
 

@@ -52,12 +52,12 @@ test('another site’s address is not gone to', async () => {
 
 test('a wrong password is said, and what was typed stays', async () => {
   const { user } = await enter('/enter', {
-    'POST /api/session': refusal(401, 'WRONG_PASSWORD', 'E-mail and password do not belong together.'),
+    'POST /api/session': refusal(401, 'WRONG_PASSWORD', 'No.', { values: { context: 'sign-in' } }),
   });
   await user.type(form().getByLabelText(/^E-mail/), 'ida@example.org');
   await user.type(form().getByLabelText(/^Password/), 'wrong');
   await user.click(form().getByRole('button', { name: 'Sign in' }));
-  expect(await screen.findByText(/E-mail and password do not belong together/)).toBeVisible();
+  expect(await screen.findByText(/e-mail address and password do not go together/)).toBeVisible();
   expect(form().getByLabelText(/^E-mail/)).toHaveValue('ida@example.org');
 });
 

@@ -63,7 +63,7 @@ test('work for home gets a code for a phone, on the student’s sheet alone', as
     [`POST /api/students/${STUDENT}/home-links`]: refusal(429, 'TOO_OFTEN', 'Too many links were made.'),
   });
   await user.click(await screen.findByRole('button', { name: 'Add a practice code' }));
-  expect(await screen.findByText(/Too many links were made/)).toBeVisible();
+  expect(await screen.findByText(/Too many links were tried from here/)).toBeVisible();
   answer({ [`POST /api/students/${STUDENT}/home-links`]: made });
   await user.click(screen.getByRole('button', { name: 'Add a practice code' }));
   expect(await screen.findByTitle('The link as a picture, for the camera of a phone')).toBeInTheDocument();

@@ -161,8 +161,14 @@ test.each<[string, readonly Sung[], string]>([
 });
 
 test('a run that is not there is said', async () => {
-  openPage(`/log/${RUN}`, { [`GET /api/runs/${RUN}`]: new Answer(404, { code: 'NOT_FOUND', detail: 'No such run.' }) });
-  expect(await screen.findByText('No such run.')).toBeVisible();
+  openPage(`/log/${RUN}`, {
+    [`GET /api/runs/${RUN}`]: new Answer(404, {
+      code: 'NOT_FOUND',
+      detail: 'No such run.',
+      values: { context: 'run' },
+    }),
+  });
+  expect(await screen.findByText('There is no such run in this studio.')).toBeVisible();
 });
 
 test('on a shared screen nobody else is in the log', async () => {

@@ -253,8 +253,10 @@ describe('the studio as a file', () => {
   });
 
   test('a file that cannot be taken in is said, and offers nothing', async () => {
-    await give({ 'POST /api/studio/file/compare': refusal(422, 'BROKEN_FILE', 'The file ends before its end.') });
-    expect(await screen.findByRole('alert')).toHaveTextContent('The file ends before its end.');
+    await give({
+      'POST /api/studio/file/compare': refusal(422, 'BROKEN_FILE', 'It ends.', { values: { context: 'studio' } }),
+    });
+    expect(await screen.findByRole('alert')).toHaveTextContent('This is no whole file of a studio, or it was changed.');
     expect(screen.queryByRole('dialog')).toBeNull();
   });
 });

@@ -11,6 +11,7 @@ import { ImportMelody } from './import-melody.tsx';
 import { ImportsSoFar } from './imports-so-far.tsx';
 import { SongsKept } from './songs-kept.tsx';
 import classes from './sheet.module.css';
+import { errorText } from '../../text/say.ts';
 
 const KINDS = '.json,.musicxml,.xml,.mxl,.abc,.mid,.midi';
 
@@ -86,7 +87,7 @@ export function ImportPlace(): ReactElement {
       )}
       {opened?.kind === 'refused' && (
         <p className={classes['problem']} role="alert">
-          <b>{chosen?.name}</b> {opened.message} {opened.remedy}
+          <b>{chosen?.name}</b> {errorText(opened)}
         </p>
       )}
       {chosen && opened?.kind === 'exercises' && shelf && (

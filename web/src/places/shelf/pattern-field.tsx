@@ -4,6 +4,7 @@ import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { completionsAt } from './complete-pattern.ts';
 import classes from './sheet.module.css';
+import { errorText } from '../../text/say.ts';
 
 /** What is wrong with a pattern as it is typed; `null` for nothing. */
 export function patternErrorOf(text: string, mode: Mode, syllables: string): PatternError | null {
@@ -86,12 +87,10 @@ export function PatternField({ value, onChange, error }: PatternFieldProps): Rea
               <mark>{value.slice(error.position).split(' ')[0] || '·'}</mark>
               {value.slice(error.position + (value.slice(error.position).split(' ')[0]?.length ?? 0)).slice(0, 60)}
             </span>
-            <span>
-              {error.message} {t('shelf.sheet.expected', { what: error.expected })}
-            </span>
+            <span>{errorText(error)}</span>
           </>
         )}
-        {error && !isAtText && <span>{error.message}</span>}
+        {error && !isAtText && <span>{errorText(error)}</span>}
       </div>
     </div>
   );

@@ -20,6 +20,7 @@ import { playNote } from '../../sound/play-note.ts';
 import { NoteKeys } from '../../ui/note-keys.tsx';
 import { writeNote } from '../../text/note-names.ts';
 import classes from './sheet.module.css';
+import { errorText } from '../../text/say.ts';
 
 const WAYS = ['keys', 'midi', 'microphone'] as const;
 type Way = (typeof WAYS)[number];
@@ -82,7 +83,7 @@ export function SingIn({ tempo, mode, onPattern }: SingInProps): ReactElement {
       onPattern(patternOfMelody(melody, proposeTonic(melody), mode));
     } catch (error) {
       if (!(error instanceof SoftLarkError)) throw error;
-      setTrouble(error.message);
+      setTrouble(errorText(error));
     }
   };
   return (

@@ -34,7 +34,7 @@ test('a student is shown with voice type, age and every style', async () => {
 
 test('a student who is not there is said, with a way to try again', async () => {
   openPage(`/students/${OTHER_STUDENT}`);
-  expect(await screen.findByText('There is no such thing.')).toBeVisible();
+  expect(await screen.findByText(/There is no such thing in this studio/)).toBeVisible();
 });
 
 test.each<[string, Partial<Schemas['VoiceFile']>, string, RegExp]>([
@@ -262,5 +262,5 @@ test('a rule of this student is changed and sent with the rest of the file', asy
     version: 3,
     voice: { type: 'mezzo-soprano', rules: { 'opening.sungSteps': 3 } },
   });
-  expect(await screen.findByText(/Somebody was faster/)).toBeVisible();
+  expect(await screen.findByText(/changed in another window meanwhile/)).toBeVisible();
 });

@@ -79,7 +79,7 @@ test('a student is added with a name and a voice type, and opened', async () => 
     name: 'Nan Osier',
     voice: { type: 'mezzo-soprano', measured: { low: 57, high: 76, date: '2026-11-25' } },
   });
-  await screen.findByText('There is no such thing.');
+  await screen.findByText(/There is no such thing in this studio/);
   expect(path()).toBe(`/students/${OTHER_STUDENT}`);
 });
 

@@ -11,6 +11,7 @@ import { writeNote } from '../../text/note-names.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import { offerUndo } from '../../ui/offer-undo.tsx';
 import classes from './table.module.css';
+import { errorText } from '../../text/say.ts';
 
 interface TablePreviewProps {
   readonly cells: readonly (readonly string[])[];
@@ -82,7 +83,7 @@ export function TablePreview({ cells, columns }: TablePreviewProps): ReactElemen
   if (outcome instanceof SoftLarkError)
     return (
       <p className={classes['refused']} role="alert">
-        {outcome.message} {outcome.remedy}
+        {errorText(outcome)}
       </p>
     );
   const left = outcome.length - taken.length;
