@@ -39,7 +39,7 @@ async function warmStart() {
 /** A Wednesday afternoon of the demo studio, with lessons to come, whatever day it is. */
 const DEMO_DAY = { SOFT_LARK_NOW: '2026-11-25T15:18:00Z' };
 
-const TABLES = ['core', 'think', 'drafts', 'page', 'slow', 'walls', 'size', 'start'];
+const TABLES = ['core', 'think', 'drafts', 'year', 'page', 'slow', 'walls', 'size', 'start'];
 
 /** Which tables are wanted: all, or those named behind the command. */
 const wanted = process.argv.slice(2);
@@ -75,6 +75,7 @@ const MEASURE = {
   core: async () => (await import('../bench/core-figures.mjs')).coreFigures(),
   think: async () => (await import('../bench/think-figures.mjs')).thinkFigures(),
   drafts: async () => (await import('../bench/draft-figures.mjs')).draftFigures(),
+  year: async () => (await import('../bench/year-figures.mjs')).yearFigures(),
   page: () =>
     onServer('bench', DEMO_DAY, async ({ address }) => {
       const { pageFigures } = await import('../bench/page-figures.mjs');

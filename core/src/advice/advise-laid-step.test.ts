@@ -1,6 +1,13 @@
 import { layRoutine, type LaidStep, type RoutineContext } from '../routine/index.ts';
 import { shippedExercises } from '../shelf/index.ts';
-import { adviseLaidStep, lessonLines, type AdviceAnswer, type ExerciseRun, type StepAdvice } from './index.ts';
+import {
+  adviseLaidStep,
+  lessonLines,
+  takenAdvice,
+  type AdviceAnswer,
+  type ExerciseRun,
+  type StepAdvice,
+} from './index.ts';
 
 type Run = ExerciseRun;
 
@@ -16,8 +23,11 @@ const CONTEXT: RoutineContext = {
   now: '2026-11-25T15:18:00Z',
 };
 
-function stepOf(exerciseId: string, settings = {}): LaidStep {
-  const [step] = layRoutine([{ id: 'step', exerciseId, settings }], CONTEXT).steps;
+/** As the third step that is sung: what comes before the voice is warm has a cap of its own. */
+function stepOf(exerciseId: string, settings = {}, context: Partial<RoutineContext> = {}): LaidStep {
+  const before = ['up-and-down-five', 'hum-on-the-chord'].map((id) => ({ id, exerciseId: id, settings: {} }));
+  const steps = [...before, { id: 'step', exerciseId, settings }];
+  const step = layRoutine(steps, { ...CONTEXT, ...context }).steps.at(-1);
   if (!step) throw new Error('nothing laid');
   return step;
 }
@@ -41,12 +51,52 @@ test('a top that was easy twice is raised by a semitone over the limit it stood 
     days: ['2026-11-11', '2026-11-18'],
   });
   const set = stepOf('thirds', { ceiling: 70 });
-  expect(adviseLaidStep(set, CONTEXT, pastOf('thirds', TWO))?.value).toBe(71);
+  expect(adviseLaidStep(set, CONTEXT, pastOf('thirds', TWO))).toMatchObject({ value: 71 });
+  expect(adviseLaidStep(set, CONTEXT, pastOf('thirds', TWO))).not.toHaveProperty('movesBy');
 });
 
 test('what was advised, once set, acts on the ladder', () => {
   const advised = of('thirds', TWO)?.value ?? 0;
   expect(stepOf('thirds', { ceiling: advised }).limits?.ceiling).toBe(advised);
+});
+
+const taken = (date: string, movesBy: number | undefined, change: Partial<AdviceAnswer> = {}): AdviceAnswer => ({
+  ...{ exerciseId: 'thirds', kind: 'ceiling', verdict: 'ease', answer: 'taken', date },
+  ...(movesBy !== undefined && { movesBy }),
+  ...change,
+});
+
+test.each<[string, readonly AdviceAnswer[], number | undefined]>([
+  ['add up', [taken('2026-11-10', -3), taken('2026-11-18', 1)], -2],
+  ['end with a new range check', [taken('2026-11-02', -3)], undefined],
+  ['count from its day on', [taken('2026-11-03', -3)], -3],
+  ['cancel out', [taken('2026-11-10', -1), taken('2026-11-18', 1)], undefined],
+  ['say nothing where they were refused', [taken('2026-11-10', -3, { answer: 'refused' })], undefined],
+  ['say nothing where they were set at a step', [taken('2026-11-10', undefined)], undefined],
+])('answers that were taken %s', (_, answers, moved) => {
+  expect(takenAdvice(answers, CONTEXT.voice).get('thirds')).toBe(moved);
+});
+
+test('advice that is taken moves the top of the exercise on that day and any other, before the day itself does', () => {
+  const strained = [...TWO, run('2026-11-20', { marks: ['strain'] })];
+  const { movesBy = 0, value } = of('thirds', strained) ?? {};
+  const advised = new Map([['thirds', movesBy]]);
+  const top = (context: Partial<RoutineContext>): number | undefined => stepOf('thirds', {}, context).limits?.ceiling;
+  expect(top({ advised })).toBe(value);
+  expect(top({ advised, conditions: ['tired'] })).toBe(
+    (value ?? 0) + (top({ conditions: ['tired'] }) ?? 0) - (top({}) ?? 0),
+  );
+  expect(stepOf('thirds', {}, { advised }).limits?.entries.map(({ rule }) => rule)).toContain('advice');
+  expect(stepOf('chord-up-and-down', {}, { advised }).limits?.ceiling).toBe(
+    stepOf('chord-up-and-down').limits?.ceiling,
+  );
+});
+
+test('more is not advised where the place in the routine caps the step, and it would change nothing', () => {
+  const [first] = layRoutine([{ id: 'step', exerciseId: 'thirds', settings: {} }], CONTEXT).steps;
+  expect(first && adviseLaidStep(first, CONTEXT, pastOf('thirds', TWO))).toBeNull();
+  const strained = [...TWO, run('2026-11-20', { marks: ['strain'] })];
+  expect(first && adviseLaidStep(first, CONTEXT, pastOf('thirds', strained))?.verdict).toBe('ease');
 });
 
 test('strain takes two back from what is sung; pain freezes', () => {
@@ -85,7 +135,8 @@ test.each([
 test.each<[string, Partial<AdviceAnswer>, boolean]>([
   ['refused after both runs', {}, false],
   ['refused before the second run', { date: '2026-11-17' }, true],
-  ['taken', { answer: 'taken' }, true],
+  ['taken after both runs', { answer: 'taken' }, false],
+  ['taken before the second run', { answer: 'taken', date: '2026-11-17' }, true],
   ['refused for another exercise', { exerciseId: 'up-and-down-five' }, true],
   ['refused to be lower', { verdict: 'ease' }, true],
   ['refused to be quicker', { kind: 'tempo' }, true],
@@ -106,7 +157,7 @@ describe('what to do differently from last time', () => {
     (id) => CONTEXT.exercises.has(id),
   );
   const steps = layRoutine(
-    [...ids, 'falling-hum'].map((id) => ({ id, exerciseId: id, settings: {} })),
+    ['hum-on-the-chord', 'lip-trill-on-five', ...ids, 'falling-hum'].map((id) => ({ id, exerciseId: id, settings: {} })),
     CONTEXT,
   ).steps;
   const after = (marks: Run['marks']): readonly Run[] => [...TWO, run('2026-11-20', { marks })];

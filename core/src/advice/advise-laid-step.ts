@@ -1,6 +1,8 @@
 import { isGentle } from '../day/index.ts';
 import { isMissed } from '../past/index.ts';
 import type { LaidStep, RoutineContext } from '../routine/index.ts';
+import { resolveLimits } from '../limits/index.ts';
+import type { AdviceAnswer, AdvisedKind } from './advice-answer.ts';
 import { adviseStep, type Advice, type AdvisedRun } from './advise-step.ts';
 
 /** One run of an exercise that is sung in keys. */
@@ -10,28 +12,11 @@ export interface ExerciseRun extends Omit<AdvisedRun, 'reached'> {
   readonly tempo: number;
 }
 
-/** Settings of a step that past runs advise on. */
-export const ADVISED_KINDS = ['ceiling', 'tempo'] as const;
-type AdvisedKind = (typeof ADVISED_KINDS)[number];
-
-/** What the teacher did with a piece of advice. */
-export const ADVICE_ANSWERS = ['taken', 'refused'] as const;
-/** Advice that can be taken or left; what holds a step is neither. */
-export const ANSWERED_VERDICTS = ['raise', 'ease'] as const;
-
-/** Advice that was answered, and on which day. */
-export interface AdviceAnswer {
-  readonly exerciseId: string;
-  readonly kind: AdvisedKind;
-  readonly verdict: (typeof ANSWERED_VERDICTS)[number];
-  readonly answer: (typeof ADVICE_ANSWERS)[number];
-  /** ISO day. */
-  readonly date: string;
-}
-
 /** What is advised for one setting of a step. */
 export interface StepAdvice extends Advice {
   readonly kind: AdvisedKind;
+  /** Semitones the top moves by, for this exercise from now on; nothing where the step has a top of its own. */
+  readonly movesBy?: number;
   /** The runs it rests on, as ISO days. */
   readonly days: readonly string[];
 }
@@ -56,27 +41,29 @@ function asRuns(runs: readonly ExerciseRun[], reached: (run: ExerciseRun) => num
   }));
 }
 
-/** Whether all that a piece of advice rests on was known when it was refused: then it was answered. */
-function wasRefused(
+/** Whether all that a piece of advice rests on was known when it was answered. */
+function wasAnswered(
   { kind, verdict, days }: StepAdvice,
   exerciseId: string,
   answers: readonly AdviceAnswer[],
 ): boolean {
   const latest = [...days].sort((a, b) => a.localeCompare(b)).at(-1) ?? '';
   return answers.some(
-    (one) =>
-      one.exerciseId === exerciseId &&
-      one.kind === kind &&
-      one.verdict === verdict &&
-      one.answer === 'refused' &&
-      latest <= one.date,
+    (one) => one.exerciseId === exerciseId && one.kind === kind && one.verdict === verdict && latest <= one.date,
   );
+}
+
+/** Whether the top of a step would stand higher for it: what caps a step in its place caps it still. */
+function isFelt({ limits, limitContext }: LaidStep, movesBy: number): boolean {
+  if (!limits || !limitContext) return false;
+  const advice = { ...limitContext.advice, ceiling: (limitContext.advice?.ceiling ?? 0) + movesBy };
+  return resolveLimits({ ...limitContext, advice }).ceiling > limits.ceiling;
 }
 
 /**
  * What past runs of an exercise say of the step as it stands: its top, and the tempo of quick work. Gentle work and belted
- * work are left alone: one is to stay easy, the other has rules of its own. What was refused comes back when a newer run
- * speaks for it.
+ * work are left alone: one is to stay easy, the other has rules of its own. What was taken or refused comes back when a newer
+ * run speaks for it.
  *
  * @returns nothing where all stays as it is and there is nothing to heed
  */
@@ -89,9 +76,10 @@ export function adviseLaidStep(
   if (laid?.kind !== 'pattern' || !limits || step.problem || isGentle(exercise)) return null;
   const runs = runsOf.get(exercise.id) ?? [];
   const day = { date: today, conditions, occasion };
-  const told = (kind: AdvisedKind, advice: Advice): StepAdvice => ({
+  const told = (kind: AdvisedKind, advice: Advice, movesBy?: number): StepAdvice => ({
     ...advice,
     kind,
+    ...(movesBy !== undefined && { movesBy }),
     days: advice.evidence.flatMap((index) => runs[index]?.date ?? []),
   });
   const { low, high, reachLow = low, reachHigh = high } = voice.measured ?? { low: 0, high: 0 };
@@ -111,15 +99,17 @@ export function adviseLaidStep(
     runs: asRuns(runs, ({ tempo }) => tempo),
     today: day,
   });
+  const movesBy = settings.ceiling === undefined ? top.value - limits.ceiling : undefined;
   const isTop = exercise.register !== 'heavy' && voice.measured !== undefined && top.reason !== 'past-reach';
+  const isIdle = top.verdict === 'raise' && movesBy !== undefined && !isFelt(step, movesBy);
   const all = [
-    ...(isTop ? [told('ceiling', top)] : []),
+    ...(isTop && !isIdle ? [told('ceiling', top, movesBy)] : []),
     ...(exercise.stage === 'agility' ? [told('tempo', pace)] : []),
   ];
   return (
     all.find(
       (advice) =>
-        (advice.verdict !== 'hold' || advice.reason === 'symptom') && !wasRefused(advice, exercise.id, answers),
+        (advice.verdict !== 'hold' || advice.reason === 'symptom') && !wasAnswered(advice, exercise.id, answers),
     ) ?? null
   );
 }

@@ -18,6 +18,8 @@ export interface DayContext {
   readonly known: ReadonlySet<string>;
   /** The rule table of this student in this studio; left out it is the reference. */
   readonly rules?: RuleTable;
+  /** Semitones by which advice that was taken moves the top, by exercise. */
+  readonly advised?: ReadonlyMap<string, number>;
   /** How much the gate leaves open today. */
   readonly allowance?: Allowance;
   /** Dizziness ended breath work for the day. */

@@ -15,7 +15,7 @@ export type PlacementRule =
 export interface StartProposal {
   readonly start: number;
   /** Semitones the rule's own note was moved to lie inside the limits; 0 for none. */
-  readonly movedBy: number;
+  readonly movesBy: number;
 }
 
 const LOW_ANCHOR = 3;
@@ -63,5 +63,5 @@ export function proposeStart(place: Place): StartProposal | null {
   if (pattern.high - pattern.low > ceiling - floor) return null;
   const wanted = ideal(place);
   const start = Math.min(Math.max(wanted, floor - pattern.low), ceiling - pattern.high);
-  return { start, movedBy: start - wanted };
+  return { start, movesBy: start - wanted };
 }

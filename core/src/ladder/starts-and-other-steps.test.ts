@@ -16,10 +16,10 @@ describe('proposeStart', () => {
     ['no bridge to stand on', { rule: 'bridge-anchor', semitones: 2 }, {}, 61, 0],
     ['absolute', { rule: 'absolute', notes: { 'mezzo-soprano': 60 } }, {}, 60, 0],
     ['absolute too high', { rule: 'absolute', notes: { 'mezzo-soprano': 72 } }, {}, 68, -4],
-  ] as const)('%s', (_, placement, voice, start, movedBy) => {
+  ] as const)('%s', (_, placement, voice, start, movesBy) => {
     expect(proposeStart({ ...limits, placement, voice: { type: 'mezzo-soprano', ...voice } })).toEqual({
       start,
-      movedBy,
+      movesBy,
     });
   });
 

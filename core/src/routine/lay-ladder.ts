@@ -90,6 +90,6 @@ export function layLadder(
     input,
     ladder,
     ways: keyWays(ladder.rungs, manners, isNew, help),
-    proposal: proposal ?? { start: input.start, movedBy: 0 },
+    proposal: proposal ?? { start: input.start, movesBy: 0 },
   };
 }

@@ -101,6 +101,7 @@ function limitContextOf(
   sungSteps: number,
 ): LimitContext {
   const heavyBelow = heavyBelowTop(exercise) ?? (isHeavyWork(exercise) ? 0 : null);
+  const advised = context.advised?.get(exercise.id);
   return {
     voice: voiceOf(context.voice),
     style: context.voice.style,
@@ -119,6 +120,7 @@ function limitContextOf(
     occasion: context.occasion,
     ...(context.hoursToPerformance !== undefined && { hoursToPerformance: context.hoursToPerformance }),
     ...(context.rules && { rules: context.rules }),
+    ...(advised !== undefined && { advice: { ceiling: advised } }),
     override: limitsByHand(settings, context),
     now: context.now,
   };

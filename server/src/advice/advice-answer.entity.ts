@@ -25,6 +25,10 @@ export class AdviceAnswer {
   @Column('text')
   answer!: Answered['answer'];
 
+  /** Semitones the top of the exercise moved by. */
+  @Column('smallint', { name: 'moves_by', nullable: true })
+  movesBy!: number | null;
+
   /** Day in the studio's zone. */
   @Column('date')
   date!: string;

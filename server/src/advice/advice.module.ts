@@ -10,5 +10,6 @@ import { AdviceService } from './advice.service.ts';
   imports: [TypeOrmModule.forFeature([AdviceAnswer]), StudiosModule, StudentsModule],
   controllers: [AdviceController],
   providers: [AdviceService],
+  exports: [AdviceService],
 })
 export class AdviceModule {}

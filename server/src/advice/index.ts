@@ -1,1 +1,3 @@
 export { AdviceModule } from './advice.module.ts';
+export { AdviceService } from './advice.service.ts';
+export { AdvisedDto } from './dto/advice.dto.ts';

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { AdviceModule } from '../advice/index.ts';
 import { ExercisesModule } from '../exercises/index.ts';
 import { GateModule } from '../gate/index.ts';
 import { RoutinesModule } from '../routines/index.ts';
@@ -20,6 +21,7 @@ import { HomeService } from './home.service.ts';
     ExercisesModule,
     GateModule,
     RunsModule,
+    AdviceModule,
   ],
   controllers: [HomeLinksController, HomeController],
   providers: [HomeLinksService, HomeService],

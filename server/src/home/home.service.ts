@@ -12,6 +12,7 @@ import {
 } from '@soft-lark/core';
 import { Injectable } from '@nestjs/common';
 import { Clock } from '../common/index.ts';
+import { AdviceService } from '../advice/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
 import { GateService, type NewLockDto } from '../gate/index.ts';
 import { RoutinesService, type RoutineDto } from '../routines/index.ts';
@@ -35,6 +36,7 @@ export class HomeService {
     private readonly gate: GateService,
     private readonly runs: RunsService,
     private readonly stops: StopsService,
+    private readonly advice: AdviceService,
     private readonly clock: Clock,
   ) {}
 
@@ -75,10 +77,12 @@ export class HomeService {
 
   private async contextOf(
     studioId: string,
-    { id, voice, known }: StudentDto,
+    student: StudentDto,
     date: string,
     routines: readonly RoutineDto[],
   ): Promise<RoutineContext> {
+    const { id, voice, known } = student;
+    const advised = (await this.advice.takenOf(studioId, [student])).get(id) ?? [];
     const { timeZone, rules, approach, ownOverlays } = await this.studios.settings(studioId);
     const ids = [...new Set(routines.flatMap(({ steps }) => steps.map(({ exerciseId }) => exerciseId)))];
     const dizzyOn = (await this.stops.lastDizzy(studioId, [id], timeZone)).get(id);
@@ -89,6 +93,7 @@ export class HomeService {
       kind: 'home',
       exercises: await this.exercises.byId(studioId, ids),
       known: new Set(known),
+      advised: new Map(advised.map(({ exerciseId, semitones }) => [exerciseId, semitones])),
       breathOff: dizzyOn === date,
       holdsOff: dizzyOn !== undefined && (voice.holdsOnSince ?? '') <= dizzyOn,
       rules: changeRules(voice.rules ?? {}, 'student', changeRules(rules, 'studio')),

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { AdviceModule } from '../advice/index.ts';
 import { GateModule } from '../gate/index.ts';
 import { RangeChecksModule } from '../range-checks/index.ts';
 import { RoutinesModule } from '../routines/index.ts';
@@ -20,6 +21,7 @@ import { LessonsService } from './lessons.service.ts';
     StudiosModule,
     GateModule,
     RangeChecksModule,
+    AdviceModule,
   ],
   controllers: [LessonsController],
   providers: [LessonsService],

@@ -3,6 +3,7 @@ import { In } from 'typeorm';
 import { changeLikely, checkDueInDays, minutesOfDay } from '@soft-lark/core';
 import { Clock, notFound } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
+import { AdviceService } from '../advice/index.ts';
 import { GateService } from '../gate/index.ts';
 import { RangeChecksService } from '../range-checks/index.ts';
 import { RoutinesService } from '../routines/index.ts';
@@ -30,6 +31,7 @@ export class LessonsService {
     private readonly stops: StopsService,
     private readonly studios: StudiosService,
     private readonly gate: GateService,
+    private readonly advice: AdviceService,
     private readonly checks: RangeChecksService,
     private readonly clock: Clock,
   ) {}
@@ -124,7 +126,7 @@ export class LessonsService {
     const ids = students.map(({ id }) => id);
     const days = await this.scope.of(DayCondition, studioId).find({ where: { day, studentId: In(ids) } });
     const dayOf = (id: string): DayCondition | undefined => days.find(({ studentId }) => studentId === id);
-    const [routines, lastRuns, practised, locks, dizzy, pain, checks] = await Promise.all([
+    const [routines, lastRuns, practised, locks, dizzy, pain, checks, advised] = await Promise.all([
       this.routines.readyOf(
         studioId,
         ids,
@@ -136,6 +138,7 @@ export class LessonsService {
       this.stops.lastDizzy(studioId, ids, timeZone),
       this.stops.lastPain(studioId, ids, timeZone),
       this.checks.ofStudents(studioId, ids),
+      this.advice.takenOf(studioId, students),
     ]);
     return students.map((student) => {
       const { id, voice } = student;
@@ -152,6 +155,7 @@ export class LessonsService {
         holdsOff: dizzyOn !== undefined && (voice.holdsOnSince ?? '') <= dizzyOn,
         changeSince: changing?.date ?? null,
         checkDueInDays: checkDueInDays(voice, changing !== null, day),
+        advised: advised.get(id) ?? [],
         conditions: dayOf(id)?.conditions ?? [],
         routine: routines.get(id) ?? null,
         lastRun: lastRuns.find(({ studentId }) => studentId === id) ?? null,

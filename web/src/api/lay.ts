@@ -19,10 +19,11 @@ import { pieceInHand, songsQuery, type KeptSong } from './songs.queries.ts';
 import type { Student, StudentToday } from './students.queries.ts';
 
 /** A student's day, as the server says it and as the gate may have changed it. */
-export type Day = Pick<StudentToday, 'student' | 'conditions' | 'breathOff' | 'holdsOff'> & {
-  readonly allowance?: Allowance;
-  readonly hoursToPerformance?: number;
-};
+export type Day = Pick<StudentToday, 'student' | 'conditions' | 'breathOff' | 'holdsOff'> &
+  Partial<Pick<StudentToday, 'advised'>> & {
+    readonly allowance?: Allowance;
+    readonly hoursToPerformance?: number;
+  };
 
 /** What of a studio the figures of a day rest on. */
 type StudioFigures = StudioAnswers & Pick<Session, 'ownOverlays'> & { readonly songs?: readonly KeptSong[] };
@@ -62,7 +63,7 @@ export function ofKind(kind: RoutineKind): Pick<RoutineContext, 'kind' | 'occasi
 
 /** Everything about a student's day that a routine's figures rest on, besides its steps and its kind. */
 export function dayContext(
-  { student, conditions, breathOff, holdsOff, allowance, hoursToPerformance }: Day,
+  { student, conditions, breathOff, holdsOff, advised = [], allowance, hoursToPerformance }: Day,
   studio: StudioFigures | undefined,
   exercises: ReadonlyMap<string, Exercise>,
   now: Date,
@@ -75,6 +76,7 @@ export function dayContext(
     known: new Set(student.known),
     breathOff,
     holdsOff,
+    advised: new Map(advised.map(({ exerciseId, semitones }) => [exerciseId, semitones])),
     ...(allowance && { allowance }),
     ...(hoursToPerformance !== undefined && { hoursToPerformance }),
     ...answersFor(studio, student),

@@ -1646,6 +1646,7 @@ export interface components {
             verdict: "raise" | "ease";
             /** @enum {string} */
             answer: "taken" | "refused";
+            movesBy?: number;
             /** Format: date */
             date: string;
         };
@@ -1659,6 +1660,7 @@ export interface components {
             verdict: "raise" | "ease";
             /** @enum {string} */
             answer: "taken" | "refused";
+            movesBy?: number;
         };
         TemplateDto: {
             name: string;
@@ -1811,6 +1813,10 @@ export interface components {
             ease: number | null;
             note: string;
         };
+        AdvisedDto: {
+            exerciseId: string;
+            semitones: number;
+        };
         LessonDto: {
             /** Format: uuid */
             id: string;
@@ -1832,6 +1838,7 @@ export interface components {
             /** Format: date */
             painOn: string | null;
             holdsOff: boolean;
+            advised: components["schemas"]["AdvisedDto"][];
             /** Format: date */
             changeSince: string | null;
             checkDueInDays: number | null;
@@ -1853,6 +1860,7 @@ export interface components {
             /** Format: date */
             painOn: string | null;
             holdsOff: boolean;
+            advised: components["schemas"]["AdvisedDto"][];
             /** Format: date */
             changeSince: string | null;
             checkDueInDays: number | null;

@@ -102,6 +102,7 @@ export function studentToday(change: Partial<Schemas['StudentTodayDto']> = {}): 
     lastRun: null,
     lock: null,
     breathOff: false,
+    advised: [],
     painOn: null,
     holdsOff: false,
     changeSince: null,

@@ -40,7 +40,6 @@ export const bench = {
     stays: 'stays',
     keep: 'Keep what is chosen',
   },
-  takeTheirs: 'Take what is there',
   of: '{{length}} of {{budget}}',
   ofMinutes: 'of',
   minutesUnit: 'min',
@@ -135,7 +134,9 @@ export const bench = {
     take: 'Take it',
     refuse: 'Not now',
     refused: 'Left as it is; a newer run may say so again.',
+    taken: 'Taken: so it stands for this exercise until the next range check.',
     undo: 'Advise it again',
+    takeBack: 'Take it back',
   },
   panel: {
     name: 'What the bench says',

@@ -1,3 +1,4 @@
+import { AdvisedDto } from '../../advice/index.ts';
 import { CONDITIONS, type Condition } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Choices, Day, Formed, Id, Whole } from '../../common/index.ts';
@@ -74,6 +75,10 @@ export class StudentTodayDto {
   /** Breath holds stay off until the teacher turns them on again. */
   @ApiProperty()
   holdsOff!: boolean;
+
+  /** How far advice that was taken has moved the tops of exercises. */
+  @ApiProperty({ type: () => AdvisedDto, isArray: true })
+  advised!: AdvisedDto[];
 
   /** The earlier of the two range checks that say the voice is changing. */
   @ApiProperty({ type: String, format: 'date', nullable: true })

@@ -6,6 +6,7 @@ import { useMemo, type Dispatch, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
 import { adviceAnswersQuery, answerAdvice, takeAdviceAnswerBack, useAdvicePast } from '../../api/history.queries.ts';
+import { studentTodayQuery, type StudentToday } from '../../api/students.queries.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { say } from '../../text/say.ts';
 import { offerUndo } from '../../ui/offer-undo.tsx';
@@ -21,22 +22,40 @@ interface StepAdviceProps {
 
 type Answered = Omit<AdviceAnswer, 'date'>;
 
-/** Writes down what was done with advice; what is refused can be asked for again. */
+/** What the student's day is once a top has moved, before the server says so. */
+function moved(today: StudentToday, exerciseId: string, semitones: number): StudentToday {
+  return { ...today, advised: [...today.advised, { exerciseId, semitones }] };
+}
+
+/** Writes down what was done with advice; either answer can be taken back for a moment. */
 function useAnswer(studentId: string): (answered: Answered) => void {
   const { t } = useTranslation();
   const queries = useQueryClient();
-  const again = { onSuccess: () => queries.invalidateQueries(adviceAnswersQuery(studentId)) };
-  const back = useMutation({ mutationFn: (id: string) => takeAdviceAnswerBack(studentId, id), ...again });
+  const { queryKey: dayKey } = studentTodayQuery(studentId);
+  const readAgain = async (): Promise<void> => {
+    await Promise.all([
+      queries.invalidateQueries(adviceAnswersQuery(studentId)),
+      queries.invalidateQueries({ queryKey: dayKey }),
+      queries.invalidateQueries({ queryKey: ['today'] }),
+    ]);
+  };
+  const back = useMutation({ mutationFn: (id: string) => takeAdviceAnswerBack(studentId, id), onSettled: readAgain });
   const send = useMutation({
     mutationFn: (answered: Answered) => answerAdvice(studentId, { id: v7(), ...answered }),
-    onSuccess: async ({ id, answer }) => {
-      await again.onSuccess();
-      if (answer !== 'refused') return;
-      const undo = (): void => {
-        back.mutate(id);
-      };
-      offerUndo({ message: t('bench.advice.refused'), label: t('bench.advice.undo'), undo });
+    onMutate: ({ exerciseId, movesBy }) => {
+      if (movesBy !== undefined) queries.setQueryData(dayKey, (today) => today && moved(today, exerciseId, movesBy));
     },
+    onSuccess: ({ id, answer, movesBy }) => {
+      if (answer === 'taken' && movesBy === undefined) return;
+      offerUndo({
+        message: t(answer === 'taken' ? 'bench.advice.taken' : 'bench.advice.refused'),
+        label: t(answer === 'taken' ? 'bench.advice.takeBack' : 'bench.advice.undo'),
+        undo: () => {
+          back.mutate(id);
+        },
+      });
+    },
+    onSettled: readAgain,
   });
   return send.mutate;
 }
@@ -48,7 +67,7 @@ export function StepAdvice({ step, studentId, context, act }: StepAdviceProps): 
   const answer = useAnswer(studentId);
   const advice = useMemo(() => past && adviseLaidStep(step, context, past), [past, step, context]);
   if (!advice) return null;
-  const { kind, verdict, value, reason, days } = advice;
+  const { kind, verdict, value, movesBy, reason, days } = advice;
   const change = kind === 'ceiling' ? writeNote(value) : t('log.tempo', { tempo: value });
   const Picture = { raise: IconArrowUpRight, ease: IconArrowDownRight, hold: IconLock }[verdict];
   return (
@@ -63,8 +82,12 @@ export function StepAdvice({ step, studentId, context, act }: StepAdviceProps): 
           <Button
             size="sm"
             onClick={() => {
-              act({ type: 'set', stepId: step.id, settings: { [kind]: value } });
-              answer({ exerciseId: step.exercise.id, kind, verdict, answer: 'taken' });
+              const isForAll = kind === 'ceiling' && movesBy !== undefined;
+              if (!isForAll) act({ type: 'set', stepId: step.id, settings: { [kind]: value } });
+              answer({
+                ...{ exerciseId: step.exercise.id, kind, verdict, answer: 'taken' },
+                ...(isForAll && { movesBy }),
+              });
             }}
           >
             {t('bench.advice.take')}
