@@ -57,6 +57,12 @@ export default tseslint.config(
     },
   },
   {
+    // What a component shows and does is read in one look.
+    files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: { 'max-lines-per-function': ['error', { max: 80 }] },
+  },
+  {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
     rules: hooks.configs.recommended.rules,

@@ -44,6 +44,9 @@ const room = (name) => ({
   moduleNameMapper: { '\\.module\\.css$': '<rootDir>/../scripts/testing/empty-styles.cjs' },
 });
 
+/** Tests stand inside a studio. */
+const texts = ['<rootDir>/src/text/studio-texts.ts'];
+
 export default {
   // Nobody works beside the tests: left to itself one core would idle.
   maxWorkers: '100%',
@@ -56,13 +59,13 @@ export default {
       globalSetup: '<rootDir>/../scripts/testing/start-database.mjs',
       globalTeardown: '<rootDir>/../scripts/testing/stop-database.mjs',
     },
-    room('web'),
+    { ...room('web'), setupFilesAfterEnv: texts },
     {
       ...room('web'),
       displayName: 'screens',
       testMatch: ['<rootDir>/src/**/*.test.tsx'],
       testEnvironment: '<rootDir>/../scripts/testing/browser-environment.cjs',
-      setupFilesAfterEnv: ['<rootDir>/src/testing/browser.ts'],
+      setupFilesAfterEnv: [...texts, '<rootDir>/src/testing/browser.ts'],
       moduleNameMapper: {
         '\\.css$': '<rootDir>/../scripts/testing/empty-styles.cjs',
         '\\.jpg$': '<rootDir>/../scripts/testing/a-picture.cjs',

@@ -25,7 +25,7 @@ export async function expectAccessible(page: Page, rules?: readonly string[]): P
 }
 
 /** What is found wrong is said at the end; what is still finding its place after a change of the window has a moment. */
-const softly = expect.configure({ soft: true, timeout: 5000 });
+const softly = expect.configure({ soft: true, timeout: 20_000 });
 
 /** Nothing runs out of the window sideways. */
 export async function expectNoSidewaysScroll(page: Page): Promise<void> {

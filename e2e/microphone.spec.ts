@@ -4,7 +4,17 @@ import { project } from '../scripts/run.mjs';
 import { CHROMIUM, CHROMIUM_FLAGS } from './playwright.config.ts';
 import { writeSinger } from './singer-wav.ts';
 import { expect, test } from './studio.ts';
-import { addStudent, benchWith, buildSixSteps, fromMenu, goToStep, passGate, saved, signUp, stepRow } from './teacher.ts';
+import {
+  addStudent,
+  benchWith,
+  buildSixSteps,
+  fromMenu,
+  goToStep,
+  passGate,
+  saved,
+  signUp,
+  stepRow,
+} from './teacher.ts';
 
 const SOUND = join(project, 'test-results', 'steady-singer.wav');
 mkdirSync(join(project, 'test-results'), { recursive: true });

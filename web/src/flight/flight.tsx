@@ -77,6 +77,93 @@ function Ground({ shapes }: { readonly shapes: FlightShapes }): ReactElement {
   );
 }
 
+interface StepsProps extends Pick<FlightProps, 'chosenId' | 'onChoose'> {
+  readonly shapes: FlightShapes;
+}
+
+/** Ribbons, names and marks of the steps; a press on any of them chooses the step. */
+function Steps({ shapes, chosenId, onChoose }: StepsProps): ReactElement {
+  return (
+    <>
+      {shapes.ribbons.map(({ stepId, tint, outline, tunes }) => (
+        <g
+          key={stepId}
+          className={classes['step']}
+          data-chosen={stepId === chosenId}
+          data-tint={tint}
+          onClick={() => {
+            onChoose(stepId);
+          }}
+        >
+          {outline && <path className={classes['ribbon']} d={outline} />}
+          {!outline && <path className={classes['glideBody']} d={tunes[0]} />}
+          {tunes.map((tune, index) => (
+            <path key={index} className={classes['tune']} d={tune} />
+          ))}
+        </g>
+      ))}
+      {shapes.labels.map(({ stepId, x, width: room, text, isPebble, isLeftOut }) => (
+        <g
+          key={stepId}
+          className={classes['label']}
+          data-chosen={stepId === chosenId}
+          data-left-out={isLeftOut}
+          onClick={() => {
+            onChoose(stepId);
+          }}
+        >
+          {isPebble && (
+            <rect
+              className={classes['pebble']}
+              x={x - room / 2}
+              y={shapes.ground - 6}
+              width={room}
+              height={20}
+              rx="10"
+            />
+          )}
+          <text x={x} y={shapes.ground + 8.5} textAnchor="middle">
+            {text}
+          </text>
+        </g>
+      ))}
+      {shapes.marks.map(({ stepId, severity, x, y, shape }) => (
+        <path
+          key={stepId}
+          className={classes['mark']}
+          data-severity={severity}
+          d={shape}
+          transform={`translate(${String(x)} ${String(y)})`}
+          onClick={() => {
+            onChoose(stepId);
+          }}
+        />
+      ))}
+    </>
+  );
+}
+
+/** The flight as a table. */
+function useTable(
+  routine: LaidRoutine,
+  marked: FlightProps['marked'],
+): { readonly head: readonly string[]; readonly rows: readonly (readonly (string | number)[])[] } {
+  const { t } = useTranslation();
+  const rows = routine.steps.map((step) => [
+    step.exercise.name,
+    clockText(step.startsAt),
+    clockText(step.seconds),
+    step.lowest === null ? '–' : writeNote(step.lowest),
+    step.highest === null ? '–' : writeNote(step.highest),
+    step.exercise.load,
+    marked?.has(step.id) ? t(`bench.think.severity.${marked.get(step.id) ?? 'note'}`) : '',
+  ]);
+  const head = (['step', 'starts', 'length', 'low', 'high', 'load', 'review'] as const).map((name) =>
+    t(`bench.table.${name}`),
+  );
+  return { head, rows };
+}
+
 /** The signature picture: every step of a routine as a ribbon over the minutes, on the student's own scale of notes. */
 export const Flight = memo(function Flight({
   routine,
@@ -100,18 +187,7 @@ export const Flight = memo(function Flight({
       }),
     [routine, voice, budgetSeconds, marked, width],
   );
-  const rows = routine.steps.map((step) => [
-    step.exercise.name,
-    clockText(step.startsAt),
-    clockText(step.seconds),
-    step.lowest === null ? '–' : writeNote(step.lowest),
-    step.highest === null ? '–' : writeNote(step.highest),
-    step.exercise.load,
-    marked?.has(step.id) ? t(`bench.think.severity.${marked.get(step.id) ?? 'note'}`) : '',
-  ]);
-  const head = (['step', 'starts', 'length', 'low', 'high', 'load', 'review'] as const).map((name) =>
-    t(`bench.table.${name}`),
-  );
+  const { head, rows } = useTable(routine, marked);
   return (
     <PictureTable label={t('bench.flight')} head={head} rows={rows} isOver>
       <div ref={ref} className={classes['frame']}>
@@ -123,60 +199,7 @@ export const Flight = memo(function Flight({
           data-testid="flight"
         >
           <Ground shapes={shapes} />
-          {shapes.ribbons.map(({ stepId, tint, outline, tunes }) => (
-            <g
-              key={stepId}
-              className={classes['step']}
-              data-chosen={stepId === chosenId}
-              data-tint={tint}
-              onClick={() => {
-                onChoose(stepId);
-              }}
-            >
-              {outline && <path className={classes['ribbon']} d={outline} />}
-              {!outline && <path className={classes['glideBody']} d={tunes[0]} />}
-              {tunes.map((tune, index) => (
-                <path key={index} className={classes['tune']} d={tune} />
-              ))}
-            </g>
-          ))}
-          {shapes.labels.map(({ stepId, x, width: room, text, isPebble, isLeftOut }) => (
-            <g
-              key={stepId}
-              className={classes['label']}
-              data-chosen={stepId === chosenId}
-              data-left-out={isLeftOut}
-              onClick={() => {
-                onChoose(stepId);
-              }}
-            >
-              {isPebble && (
-                <rect
-                  className={classes['pebble']}
-                  x={x - room / 2}
-                  y={shapes.ground - 6}
-                  width={room}
-                  height={20}
-                  rx="10"
-                />
-              )}
-              <text x={x} y={shapes.ground + 8.5} textAnchor="middle">
-                {text}
-              </text>
-            </g>
-          ))}
-          {shapes.marks.map(({ stepId, severity, x, y, shape }) => (
-            <path
-              key={stepId}
-              className={classes['mark']}
-              data-severity={severity}
-              d={shape}
-              transform={`translate(${String(x)} ${String(y)})`}
-              onClick={() => {
-                onChoose(stepId);
-              }}
-            />
-          ))}
+          <Steps shapes={shapes} chosenId={chosenId} onChoose={onChoose} />
           <line className={classes['end']} x1={shapes.end.x} x2={shapes.end.x} y1={14} y2={shapes.ground - 12} />
           <text className={classes['endTime']} x={shapes.end.x - 6} y={14} textAnchor="end">
             {clockText(shapes.end.seconds)}

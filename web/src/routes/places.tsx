@@ -1,13 +1,16 @@
 import type { ComponentType } from 'react';
 import { Navigate, type RouteObject } from 'react-router';
 import { RouteFailure } from '../shell/route-failure.tsx';
-import { Shell } from '../shell/shell.tsx';
-import { SignedInOnly } from '../shell/signed-in-only.tsx';
 import { Shape } from '../ui/shape.tsx';
 
 /** A place that loads when it is opened. */
 function place(path: string, load: () => Promise<ComponentType>): RouteObject {
-  return { path, lazy: async () => ({ Component: await load() }) };
+  return { path, ...around(load) };
+}
+
+/** What stands around places, loaded with the first of them. */
+function around(load: () => Promise<ComponentType>): Pick<RouteObject, 'lazy'> {
+  return { lazy: async () => ({ Component: await load() }) };
 }
 
 /** The addresses of Soft Lark; each shows one place. */
@@ -23,7 +26,7 @@ export const places: RouteObject[] = [
     hydrateFallbackElement: <Shape />,
   },
   {
-    element: <SignedInOnly />,
+    ...around(async () => (await import('../shell/signed-in-only.tsx')).SignedInOnly),
     hydrateFallbackElement: <Shape />,
     errorElement: <RouteFailure />,
     children: [
@@ -37,7 +40,7 @@ export const places: RouteObject[] = [
         async () => (await import('../places/hand-out/hand-out-place.tsx')).HandOutPlace,
       ),
       {
-        element: <Shell />,
+        ...around(async () => (await import('../shell/shell.tsx')).Shell),
         errorElement: <RouteFailure />,
         children: [
           { path: '/', element: <Navigate to="/today" replace /> },

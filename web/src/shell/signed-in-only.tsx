@@ -1,3 +1,4 @@
+import '../text/studio-texts.ts';
 import { Container } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';

@@ -178,13 +178,7 @@ export const settings = {
     newEmail: 'A new address',
     emailChanged: 'Changed. Sign in with it from now on.',
     codes: 'Recovery codes',
-    codesHint:
-      'For a lost password. Each code opens the account once. They are shown this one time; new ones end the old.',
     newCodes: 'Make new codes',
-    copy: 'Copy them',
-    copied: 'Copied',
-    asFile: 'Keep as a file',
-    codesFile: 'soft-lark-recovery-codes.txt',
     close: 'Close the account',
     closeHint: 'Deletes the studio with every student, voice file, routine and run. This cannot be undone.',
     yourPassword: 'Your password',
@@ -199,8 +193,6 @@ export const settings = {
     unknownDevice: 'a device that gave no name',
     endSession: 'End it',
     endSessionOf: 'End the session on {{device}}',
-    codesTitle: 'Write these down',
-    codesKept: 'I have kept them',
   },
 } as const;
 

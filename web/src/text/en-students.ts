@@ -452,8 +452,6 @@ export const students = {
   and: 'and',
   noRuns: 'Nothing sung here yet.',
   kept: 'This file was changed in another window. Your edit is kept below.',
-  takeTheirs: 'Take what is there',
-  saveMine: 'Save mine over it',
   unsaved: 'Not saved yet',
   sections: {
     voice: 'Voice',

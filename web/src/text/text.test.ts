@@ -1,7 +1,8 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { APPROACH_CHOICES } from '@soft-lark/core';
 import { en } from './en.ts';
+import { front } from './en-front.ts';
 import { text } from './i18n.ts';
 
 interface Texts {
@@ -79,3 +80,25 @@ test.each(
 )('%s has its words', (path) => {
   expect(text.exists(path)).toBe(true);
 });
+
+/** A file and everything it takes with it when it is loaded. */
+function loadedWith(file: string, seen = new Set<string>()): ReadonlySet<string> {
+  if (seen.has(file) || !existsSync(file)) return seen;
+  seen.add(file);
+  const taken = readFileSync(file, 'utf8').matchAll(/^(?:import|export)\s(?!type\s)(?:[^;]*?from )?'(\.[^']+)'/gm);
+  for (const [, path = ''] of taken) loadedWith(join(dirname(file), path), seen);
+  return seen;
+}
+
+test.each(['main.tsx', 'places/entry/entry-place.tsx', 'places/home/home-place.tsx'])(
+  '%s says nothing that is loaded with the studio alone',
+  (start) => {
+    // What the core says of a studio is sent out of a studio only.
+    const others = Object.keys(en).filter((name) => !Object.hasOwn(front, name));
+    const said = new RegExp(`['\`]((?:${others.join('|')})\\.[\\w.$\\{\\}]+)`, 'g');
+    const files = [...loadedWith(join(__dirname, '..', start))].filter((file) => !/text\/(en|say)/.test(file));
+    const strays = files.flatMap((file) => [...readFileSync(file, 'utf8').matchAll(said)].map(([, key]) => key));
+    expect(files.length).toBeGreaterThan(10);
+    expect(strays).toEqual([]);
+  },
+);

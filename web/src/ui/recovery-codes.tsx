@@ -18,17 +18,17 @@ export function RecoveryCodes({ codes }: { readonly codes: readonly string[] }):
         <CopyButton value={codes.join('\n')}>
           {({ copied, copy }) => (
             <Button size="sm" onClick={copy}>
-              {t(copied ? 'settings.account.copied' : 'settings.account.copy')}
+              {t(copied ? 'entry.codes.copied' : 'entry.codes.copy')}
             </Button>
           )}
         </CopyButton>
         <Button
           size="sm"
           onClick={() => {
-            saveFile(t('settings.account.codesFile'), `${codes.join('\n')}\n`, 'text/plain');
+            saveFile(t('entry.codes.file'), `${codes.join('\n')}\n`, 'text/plain');
           }}
         >
-          {t('settings.account.asFile')}
+          {t('entry.codes.asFile')}
         </Button>
       </Group>
     </>

@@ -1,9 +1,6 @@
-import { Button, Group } from '@mantine/core';
-import { sungBefore, type Exercise } from '@soft-lark/core';
-import { useCallback, useState, type ReactElement } from 'react';
-import { useTranslation } from 'react-i18next';
+import type { Exercise, LaidStep } from '@soft-lark/core';
+import type { Dispatch, ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
-import { v7 } from 'uuid';
 import type { Routine } from '../../api/routines.queries.ts';
 import type { StudentToday } from '../../api/students.queries.ts';
 import { useCondition } from '../../api/use-condition.ts';
@@ -13,12 +10,13 @@ import { useKeys } from '../../ui/use-keys.ts';
 import { AddStep } from './add-step.tsx';
 import { BenchHead } from './bench-head.tsx';
 import type { BenchAction } from './bench.reducer.ts';
-import { BenchPanel } from './bench-panel.tsx';
+import { ChosenStep } from './chosen-step.tsx';
+import { EmptyBench } from './empty-bench.tsx';
 import { MissingList } from './left-out.tsx';
 import { OrderList } from './order-list.tsx';
 import { StaleCard } from './stale-card.tsx';
-import { StepPanel } from './step-panel.tsx';
 import { UndoRedo } from './undo-redo.tsx';
+import { useAdding } from './use-adding.ts';
 import { useBench } from './use-bench.ts';
 import { useOrderActs } from './use-order-acts.ts';
 import { useSelection } from './use-selection.ts';
@@ -31,18 +29,28 @@ interface BenchProps {
   readonly shelf: ReadonlyMap<string, Exercise>;
 }
 
-const PLAIN_STEPS = [
-  'standing-check',
-  'long-hiss',
-  'lip-trill-on-five',
-  'hum-on-the-chord',
-  'up-and-down-five',
-  'falling-hum',
-];
+/** The chosen step, or the first that sounds. */
+function stepToShow(steps: readonly LaidStep[], chosenId: string | undefined): LaidStep | undefined {
+  return steps.find(({ id }) => id === chosenId) ?? steps.find(({ lowest }) => lowest !== null) ?? steps[0];
+}
+
+function useBenchKeys(act: Dispatch<BenchAction>, add: () => void): void {
+  useKeys({
+    place: 'bench',
+    single: { add: add },
+    other: {
+      'mod+z': () => {
+        act({ type: 'undo' });
+      },
+      'mod+shift+z': () => {
+        act({ type: 'redo' });
+      },
+    },
+  });
+}
 
 /** The bench: order at the left, flight on top, the chosen step below it, the reasons at the right. */
 export function Bench({ routine: server, today, shelf }: BenchProps): ReactElement {
-  const { t } = useTranslation();
   const { student, conditions } = today;
   const bench = useBench(server);
   const { state, act } = bench;
@@ -57,44 +65,11 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
   );
   const { chosenId, choose } = selection;
   const acts = useOrderActs(steps, shelf, selection, act);
-  const [isAdding, setAdding] = useState(false);
+  const adding = useAdding(shelf, act, choose);
   const thinking = useThinking(server.id, routine, today, shelf, now, act);
   const { shown, settled, drafting } = thinking;
-  const { laid } = settled;
-  const chosen =
-    laid.steps.find(({ id }) => id === chosenId) ?? laid.steps.find(({ lowest }) => lowest !== null) ?? laid.steps[0];
-  const { show } = selection;
-  // A figure that leaves the step nothing to sing must not bring another under the hand that types it.
-  const setHere = useCallback(
-    (action: BenchAction): void => {
-      if (action.type === 'set') show(action.stepId);
-      act(action);
-    },
-    [act, show],
-  );
-  const openShelf = useCallback(() => {
-    setAdding(true);
-  }, []);
-  useKeys({
-    place: 'bench',
-    single: { add: openShelf },
-    other: {
-      'mod+z': () => {
-        act({ type: 'undo' });
-      },
-      'mod+shift+z': () => {
-        act({ type: 'redo' });
-      },
-    },
-  });
-
-  const add = (exerciseIds: readonly string[]): void => {
-    const added = exerciseIds.map((exerciseId) => ({ id: v7(), exerciseId, settings: {} }));
-    act({ type: 'add', steps: added, shelf });
-    choose(added.at(-1)?.id);
-    setAdding(false);
-  };
-
+  const chosen = stepToShow(settled.laid.steps, chosenId);
+  useBenchKeys(act, adding.open);
   return (
     <>
       <BenchHead
@@ -123,58 +98,32 @@ export function Bench({ routine: server, today, shelf }: BenchProps): ReactEleme
         <OrderList
           routine={settled}
           chosenId={chosen?.id}
-          selected={selection.ids}
-          onChoose={choose}
-          onShow={selection.show}
+          selection={selection}
           acts={acts}
-          onAdd={openShelf}
+          onAdd={adding.open}
           tools={<UndoRedo bench={bench} shelf={shelf} />}
         />
         {chosen ? (
-          <>
-            <StepPanel
-              step={chosen}
-              routineId={server.id}
-              studentId={student.id}
-              context={thinking.context}
-              sungSteps={sungBefore(laid.steps, chosen.id)}
-              room={settled.minutes * 60 - laid.seconds + chosen.seconds}
-              act={setHere}
-            />
-            <BenchPanel
-              step={chosen}
-              routineId={server.id}
-              studentId={student.id}
-              thinking={thinking}
-              shelf={shelf}
-              onChoose={choose}
-            />
-          </>
+          <ChosenStep
+            step={chosen}
+            routineId={server.id}
+            studentId={student.id}
+            thinking={thinking}
+            shelf={shelf}
+            act={act}
+            selection={selection}
+          />
         ) : (
-          <div className={classes['empty']}>
-            <p className="heading">{t('bench.empty')}</p>
-            <Group>
-              <Button onClick={openShelf}>{t('bench.addFirst')}</Button>
-              <Button
-                onClick={() => {
-                  add(PLAIN_STEPS);
-                }}
-              >
-                {t('bench.suggestion')}
-              </Button>
-            </Group>
-          </div>
+          <EmptyBench adding={adding} />
         )}
       </div>
       <AddStep
-        isOpen={isAdding}
+        isOpen={adding.isOpen}
         shelf={shelf}
         onAdd={(id) => {
-          add([id]);
+          adding.add([id]);
         }}
-        onClose={() => {
-          setAdding(false);
-        }}
+        onClose={adding.close}
       />
     </>
   );

@@ -85,6 +85,68 @@ function changeText(
   return stepWords(before, after, t);
 }
 
+interface VersionListProps {
+  readonly versions: readonly RoutineVersion[];
+  readonly chosen: number | null;
+  readonly onChoose: (version: number) => void;
+}
+
+function VersionList({ versions, chosen, onChoose }: VersionListProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <ol>
+      {versions.map((one) => (
+        <li key={one.version}>
+          <Button
+            variant={one.version === chosen ? 'filled' : 'subtle'}
+            size="sm"
+            aria-pressed={one.version === chosen}
+            onClick={() => {
+              onChoose(one.version);
+            }}
+          >
+            {momentText(one.savedAt)}
+          </Button>
+          <small>
+            {t('bench.version', { version: one.version })} · {t('bench.history.steps', { count: one.steps.length })}
+            {one.savedBy !== null && ` · ${one.savedBy}`}
+          </small>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+interface AgainstSelectProps {
+  readonly others: readonly RoutineVersion[];
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+}
+
+/** What a version is held against: another, or what is on the bench. */
+function AgainstSelect({ others, value, onChange }: AgainstSelectProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <Select
+      w={260}
+      mb="sm"
+      size="sm"
+      label={t('bench.history.against')}
+      data={[
+        { value: ON_THE_BENCH, label: t('bench.history.onTheBench') },
+        ...others.map(({ version, savedAt }) => ({
+          value: String(version),
+          label: `${t('bench.version', { version })} · ${momentText(savedAt)}`,
+        })),
+      ]}
+      value={value}
+      onChange={(chosen) => {
+        onChange(chosen ?? ON_THE_BENCH);
+      }}
+    />
+  );
+}
+
 /** Versions of a routine: who saved each and when, compared with what is on the bench, and brought back. */
 export function History({
   routineId,
@@ -99,6 +161,7 @@ export function History({
   const [other, setOther] = useState<string>(ON_THE_BENCH);
   const version = versions.data?.find((one) => one.version === chosen);
   const against = versions.data?.find((one) => String(one.version) === other && one !== version);
+  const others = (versions.data ?? []).filter((one) => one !== version);
   const versionName = (one: RoutineVersion): string => t('bench.version', { version: one.version });
   const kept = version?.steps.filter(({ exerciseId }) => context.exercises.has(exerciseId)) ?? [];
   const lost = (version?.steps.length ?? 0) - kept.length;
@@ -119,47 +182,10 @@ export function History({
       {versions.error && <Failure error={versions.error} onRetry={() => void versions.refetch()} />}
       {!versions.data && !versions.error && <Shape rows={3} height={40} />}
       <div className={classes['history']}>
-        <ol>
-          {versions.data?.map((one) => (
-            <li key={one.version}>
-              <Button
-                variant={one.version === chosen ? 'filled' : 'subtle'}
-                size="sm"
-                aria-pressed={one.version === chosen}
-                onClick={() => {
-                  setChosen(one.version);
-                }}
-              >
-                {momentText(one.savedAt)}
-              </Button>
-              <small>
-                {t('bench.version', { version: one.version })} · {t('bench.history.steps', { count: one.steps.length })}
-                {one.savedBy !== null && ` · ${one.savedBy}`}
-              </small>
-            </li>
-          ))}
-        </ol>
+        <VersionList versions={versions.data ?? []} chosen={chosen} onChoose={setChosen} />
         {version ? (
           <section aria-label={t('bench.version', { version: version.version })}>
-            <Select
-              w={260}
-              mb="sm"
-              size="sm"
-              label={t('bench.history.against')}
-              data={[
-                { value: ON_THE_BENCH, label: t('bench.history.onTheBench') },
-                ...(versions.data ?? [])
-                  .filter((one) => one !== version)
-                  .map((one) => ({
-                    value: String(one.version),
-                    label: `${versionName(one)} · ${momentText(one.savedAt)}`,
-                  })),
-              ]}
-              value={against ? other : ON_THE_BENCH}
-              onChange={(value) => {
-                setOther(value ?? ON_THE_BENCH);
-              }}
-            />
+            <AgainstSelect others={others} value={against ? other : ON_THE_BENCH} onChange={setOther} />
             <Compared
               version={version}
               against={against ?? routine}

@@ -2,7 +2,7 @@ import { NumberInput, Slider } from '@mantine/core';
 import type { CSSProperties, ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { clockText } from '../../text/times.ts';
-import type { WorkedOut } from './use-thinking.ts';
+import type { WorkedOut } from './use-working.ts';
 import classes from './bench-head.module.css';
 
 const FEWEST_MINUTES = 2;

@@ -11,16 +11,13 @@ import { OrderRow } from './order-row.tsx';
 import { SelectedBar } from './selected-bar.tsx';
 import type { OrderActs } from './use-order-acts.ts';
 import type { Selection } from './use-selection.ts';
-import type { WorkedOut } from './use-thinking.ts';
+import type { WorkedOut } from './use-working.ts';
 import classes from './bench.module.css';
 
 interface OrderListProps {
   readonly routine: WorkedOut;
   readonly chosenId: string | undefined;
-  /** Ids of the steps that are chosen together. */
-  readonly selected: readonly string[];
-  readonly onChoose: Selection['choose'];
-  readonly onShow: Selection['show'];
+  readonly selection: Selection;
   readonly acts: OrderActs;
   readonly onAdd: () => void;
   /** What stands beside the title: undo and redo. */
@@ -69,20 +66,57 @@ function MoveButtons({
   );
 }
 
-/** The steps in order: dragged, or moved with alt and the arrows; shift chooses several, and delete takes off what is chosen. */
-export function OrderList({
-  routine,
+function focusRow(list: HTMLElement, index: number): void {
+  list.querySelectorAll<HTMLElement>('[data-row]')[index]?.focus();
+}
+
+interface RowKeys extends Pick<OrderListProps, 'chosenId' | 'acts'> {
+  /** Ids of the steps that are chosen together. */
+  readonly selected: readonly string[];
+  readonly onChoose: Selection['choose'];
+  readonly steps: readonly LaidStep[];
+  readonly isLocked: (id: string) => boolean;
+  readonly move: (step: LaidStep, to: number) => void;
+}
+
+/** Arrows choose, with shift several; with alt they move; a key each pins, copies and takes off. */
+function useRowKeys({
+  steps,
   chosenId,
   selected,
   onChoose,
-  onShow,
   acts,
-  onAdd,
-  tools,
-}: OrderListProps): ReactElement {
-  const { t } = useTranslation();
+  isLocked,
+  move,
+}: RowKeys): (event: KeyboardEvent<HTMLElement>) => void {
   const [keys] = useKeyChoice();
+  return (event) => {
+    const index = steps.findIndex(({ id }) => id === chosenId);
+    const step = steps[index];
+    const onRow = event.target instanceof HTMLElement && event.target.closest('[data-row]');
+    if (!step || !onRow) return;
+    const ids = selected.length === 0 ? [step.id] : selected;
+    const direction = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
+    const next = steps[index + direction];
+    if (direction !== 0 && event.altKey) {
+      if (ids.length > 1) acts.shift(ids, direction);
+      else move(step, index + direction);
+    } else if (direction !== 0) {
+      if (next) onChoose(next.id, event.shiftKey ? 'up-to' : 'alone');
+      focusRow(event.currentTarget, index + direction);
+    } else if (event.key === keyOf(keys, 'bench', 'pin')) acts.lock(ids, !isLocked(step.id));
+    else if (event.key === keyOf(keys, 'bench', 'copy')) acts.copy(ids);
+    else if (event.key === 'Delete') acts.remove(ids);
+    else return;
+    event.preventDefault();
+  };
+}
+
+/** The steps in order: dragged, or moved with alt and the arrows; shift chooses several, and delete takes off what is chosen. */
+export function OrderList({ routine, chosenId, selection, acts, onAdd, tools }: OrderListProps): ReactElement {
+  const { t } = useTranslation();
   const [said, setSaid] = useState('');
+  const { ids: selected, choose: onChoose, show: onShow } = selection;
   const { steps } = routine.laid;
   const items = steps.map(({ id }) => id);
   // A step whose exercise is gone is kept, but not laid out: the two lists are matched by id.
@@ -103,30 +137,7 @@ export function OrderList({
     if (step && over && to >= 0 && active.id !== over.id) move(step, to);
   };
 
-  const focusRow = (list: HTMLElement, index: number): void => {
-    list.querySelectorAll<HTMLElement>('[data-row]')[index]?.focus();
-  };
-
-  const onKeyDown = (event: KeyboardEvent<HTMLElement>): void => {
-    const index = steps.findIndex(({ id }) => id === chosenId);
-    const step = steps[index];
-    const onRow = event.target instanceof HTMLElement && event.target.closest('[data-row]');
-    if (!step || !onRow) return;
-    const ids = selected.length === 0 ? [step.id] : selected;
-    const direction = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0;
-    const next = steps[index + direction];
-    if (direction !== 0 && event.altKey) {
-      if (ids.length > 1) acts.shift(ids, direction);
-      else move(step, index + direction);
-    } else if (direction !== 0) {
-      if (next) onChoose(next.id, event.shiftKey ? 'up-to' : 'alone');
-      focusRow(event.currentTarget, index + direction);
-    } else if (event.key === keyOf(keys, 'bench', 'pin')) acts.lock(ids, !isLocked(step.id));
-    else if (event.key === keyOf(keys, 'bench', 'copy')) acts.copy(ids);
-    else if (event.key === 'Delete') acts.remove(ids);
-    else return;
-    event.preventDefault();
-  };
+  const onKeyDown = useRowKeys({ steps, chosenId, selected, onChoose, acts, isLocked, move });
 
   const theirs = new Set(steps.flatMap(({ id }, index) => (selected.includes(id) ? [blockOf[index]] : [])));
   const [shared] = theirs.size === 1 ? theirs : [];

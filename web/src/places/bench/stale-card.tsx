@@ -89,7 +89,7 @@ export function StaleCard({ merged, shelf, onTake, onSettle }: StaleCardProps): 
         })}
       </ul>
       <Group>
-        <Button onClick={onTake}>{t('bench.takeTheirs')}</Button>
+        <Button onClick={onTake}>{t('app.takeTheirs')}</Button>
         <Button
           variant="filled"
           onClick={() => {

@@ -74,24 +74,18 @@ function EndNotes({
   });
 }
 
-/** What of a step can be set by hand; each field shows its usual value until something else is wanted. */
-export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettingsRowProps): ReactElement {
+interface CountFieldsProps {
+  readonly work: Exercise['work'];
+  readonly settings: StepSettings;
+  readonly set: SetSetting;
+}
+
+/** Tempo, seconds, repeats: each where the work has it. */
+function CountFields({ work, settings, set }: CountFieldsProps): ReactElement {
   const { t } = useTranslation();
-  const { stepId, settings, exercise, written, proposed, ownOverlays, isOverlayOut, act } = props;
-  const [isMore, setMore] = useState(false);
-  const { work } = exercise;
-  const putBack = (names: readonly (keyof StepSettings)[]): void => {
-    act({ type: 'set', stepId, settings: {}, clear: names });
-  };
-  const set: SetSetting = (name, value, instead) => {
-    if (value === undefined) putBack([name]);
-    else act({ type: 'set', stepId, settings: { [name]: value }, ...(instead && { clear: [instead] }) });
-  };
   const usualRepeats = repeatsOf(work);
   return (
-    <div className={classes['settings']} key={stepId}>
-      <LadderFields {...props} set={set} />
-      <EndNotes {...props} set={set} />
+    <>
       {work.kind === 'pattern' && (
         <CountField
           label={t('bench.tempo')}
@@ -128,6 +122,28 @@ export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettings
           }}
         />
       )}
+    </>
+  );
+}
+
+/** What of a step can be set by hand; each field shows its usual value until something else is wanted. */
+export const StepSettingsRow = memo(function StepSettingsRow(props: StepSettingsRowProps): ReactElement {
+  const { t } = useTranslation();
+  const { stepId, settings, exercise, written, proposed, ownOverlays, isOverlayOut, act } = props;
+  const [isMore, setMore] = useState(false);
+  const { work } = exercise;
+  const putBack = (names: readonly (keyof StepSettings)[]): void => {
+    act({ type: 'set', stepId, settings: {}, clear: names });
+  };
+  const set: SetSetting = (name, value, instead) => {
+    if (value === undefined) putBack([name]);
+    else act({ type: 'set', stepId, settings: { [name]: value }, ...(instead && { clear: [instead] }) });
+  };
+  return (
+    <div className={classes['settings']} key={stepId}>
+      <LadderFields {...props} set={set} />
+      <EndNotes {...props} set={set} />
+      <CountFields work={work} settings={settings} set={set} />
       <FigureFields exercise={written} figures={settings.figures} set={set} />
       {takesOverlay(exercise) && (
         <Select

@@ -1,6 +1,6 @@
 import { mergeRoutines, type Merged } from '@soft-lark/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState, type Dispatch } from 'react';
 import { changeRoutine, routineQuery, type Routine } from '../../api/routines.queries.ts';
 import {
   benchReducer,
@@ -24,23 +24,21 @@ export interface Bench {
   readonly settle: (routine: EditedRoutine) => void;
 }
 
-/** One routine being edited: undo and redo, saved by itself, kept on this device while the server is away. */
-export function useBench(server: Routine): Bench {
+/** A saver lives as long as the page shows this routine. */
+function useSaver(
+  id: string,
+  version: number,
+  onState: (save: SaveState<Routine>) => void,
+  dispatch: Dispatch<BenchAction>,
+): Pick<Saver<Routine>, 'edited' | 'rebase'> {
   const queries = useQueryClient();
-  const { id } = server;
-  const [draft] = useState(() => keptDraft(id));
-  const [state, dispatch] = useReducer(benchReducer, draft ?? { routine: server }, startBench);
-  const [save, setSave] = useState<SaveState<Routine>>({ kind: 'saved', version: draft?.version ?? server.version });
   const saver = useRef<Saver<Routine> | null>(null);
-  const shown = useRef(draft ? editedOf(server) : state.routine);
-
-  // A saver lives as long as the page shows this routine; what the server has meanwhile comes in below.
-  const [base] = useState(draft?.version ?? server.version);
+  const [base] = useState(version);
   useEffect(() => {
     const made = createSaver<Routine, Routine>({
       version: base,
-      save: (edited, version) => changeRoutine(id, { ...editedOf(edited), version }),
-      onState: setSave,
+      save: (edited, known) => changeRoutine(id, { ...editedOf(edited), version: known }),
+      onState,
       onSaved: (saved) => {
         dispatch({ type: 'saved', routine: saved });
         queries.setQueryData(routineQuery(id).queryKey, saved);
@@ -53,25 +51,45 @@ export function useBench(server: Routine): Bench {
       made.flush();
       made.stop();
     };
-  }, [id, base, queries]);
+  }, [id, base, queries, onState, dispatch]);
+  return useMemo(
+    () => ({
+      edited: (routine) => saver.current?.edited(routine),
+      rebase: (known) => saver.current?.rebase(known),
+    }),
+    [],
+  );
+}
+
+/** One routine being edited: undo and redo, saved by itself, kept on this device while the server is away. */
+export function useBench(server: Routine): Bench {
+  const { id } = server;
+  const [draft] = useState(() => keptDraft(id));
+  const [state, dispatch] = useReducer(benchReducer, draft ?? { routine: server }, startBench);
+  const [save, setSave] = useState<SaveState<Routine>>({ kind: 'saved', version: draft?.version ?? server.version });
+  const saver = useSaver(id, draft?.version ?? server.version, setSave, dispatch);
+  const shown = useRef(draft ? editedOf(server) : state.routine);
 
   useEffect(() => {
     if (shown.current === state.routine) return;
     shown.current = state.routine;
-    saver.current?.edited({ ...server, ...state.routine });
-  }, [state.routine, server]);
+    saver.edited({ ...server, ...state.routine });
+  }, [state.routine, server, saver]);
 
   useEffect(() => {
     if (save.kind === 'saved') dropDraft(id);
     else keepDraft(id, { version: save.version, routine: state.routine, base: state.base });
   }, [id, save, state.routine, state.base]);
 
-  const take = useCallback((theirs: Routine) => {
-    const edited = editedOf(theirs);
-    shown.current = edited;
-    dispatch({ type: 'replace', routine: edited });
-    saver.current?.rebase(theirs.version);
-  }, []);
+  const take = useCallback(
+    (theirs: Routine) => {
+      const edited = editedOf(theirs);
+      shown.current = edited;
+      dispatch({ type: 'replace', routine: edited });
+      saver.rebase(theirs.version);
+    },
+    [saver],
+  );
 
   const theirs = save.kind === 'stale' ? save.current : null;
   const merged = useMemo(
@@ -81,10 +99,10 @@ export function useBench(server: Routine): Bench {
   const settle = useCallback(
     (routine: EditedRoutine) => {
       if (!theirs) return;
-      saver.current?.rebase(theirs.version);
+      saver.rebase(theirs.version);
       dispatch({ type: 'merge', routine, theirs });
     },
-    [theirs],
+    [theirs, saver],
   );
   // Edits that do not touch are brought together without a question.
   useEffect(() => {

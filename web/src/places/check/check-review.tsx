@@ -32,6 +32,69 @@ function endsOf(state: CheckState): Ends {
   };
 }
 
+interface RangeFieldsProps {
+  readonly ends: Ends;
+  readonly onChange: (ends: Ends) => void;
+}
+
+function RangeFields({ ends, onChange }: RangeFieldsProps): ReactElement {
+  const { t } = useTranslation();
+  const { low, high } = ends;
+  const field = (name: keyof Ends): ReactElement => (
+    <NoteField
+      label={t(`check.fields.${name}`)}
+      value={ends[name]}
+      onChange={(note) => {
+        onChange({ ...ends, [name]: note });
+      }}
+    />
+  );
+  return (
+    <Fieldset legend={t('check.range')}>
+      <SimpleGrid cols={{ base: 2, sm: 3 }}>
+        {field('speakingNote')}
+        {field('low')}
+        {field('high')}
+        <span />
+        {field('reachLow')}
+        {field('reachHigh')}
+      </SimpleGrid>
+      {typeof low === 'number' && typeof high === 'number' && low < high && (
+        <Text mt="sm" c="dimmed">
+          {t('check.near', {
+            types: typesNear({ low, high })
+              .map((type) => t(`voices.${type}`))
+              .join(', '),
+          })}
+        </Text>
+      )}
+    </Fieldset>
+  );
+}
+
+interface SimulatedNoteProps {
+  readonly name: string;
+  readonly isSure: boolean;
+  readonly onSure: (isSure: boolean) => void;
+}
+
+/** What the simulated singer sang belongs into a voice file only if that is meant. */
+function SimulatedNote({ name, isSure, onSure }: SimulatedNoteProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <div className={classes['simulated']} role="note">
+      <p>{t('check.simulated', { name: name })}</p>
+      <Checkbox
+        label={t('check.simulatedSure')}
+        checked={isSure}
+        onChange={({ currentTarget: { checked } }) => {
+          onSure(checked);
+        }}
+      />
+    </div>
+  );
+}
+
 /** What the check came to: every figure can be corrected, and nothing is written before the teacher confirms. */
 export function CheckReview({ student, state, way, onWritten, onAgain }: CheckReviewProps): ReactElement {
   const { t } = useTranslation();
@@ -66,53 +129,15 @@ export function CheckReview({ student, state, way, onWritten, onAgain }: CheckRe
     // A file changed meanwhile is read again; the figures stay, and the next press writes over it.
     onError: () => void queries.invalidateQueries({ queryKey: studentTodayQuery(student.id).queryKey }),
   });
-  const field = (name: keyof Ends): ReactElement => (
-    <NoteField
-      label={t(`check.fields.${name}`)}
-      value={ends[name]}
-      onChange={(note) => {
-        setEnds({ ...ends, [name]: note });
-      }}
-    />
-  );
   return (
     <Stack maw={860} gap="lg">
       <Text size="lg">{t('check.reviewText')}</Text>
-      <Fieldset legend={t('check.range')}>
-        <SimpleGrid cols={{ base: 2, sm: 3 }}>
-          {field('speakingNote')}
-          {field('low')}
-          {field('high')}
-          <span />
-          {field('reachLow')}
-          {field('reachHigh')}
-        </SimpleGrid>
-        {isWhole && low < high && (
-          <Text mt="sm" c="dimmed">
-            {t('check.near', {
-              types: typesNear({ low, high })
-                .map((type) => t(`voices.${type}`))
-                .join(', '),
-            })}
-          </Text>
-        )}
-      </Fieldset>
+      <RangeFields ends={ends} onChange={setEnds} />
       <SimpleGrid cols={{ base: 1, sm: 2 }}>
         <NotePairs legend={t('check.bridges')} none={t('check.noBridges')} pairs={bridges} onChange={setBridges} />
         <NotePairs legend={t('check.gaps')} none={t('check.noGaps')} pairs={gaps} onChange={setGaps} />
       </SimpleGrid>
-      {way === 'simulated' && (
-        <div className={classes['simulated']} role="note">
-          <p>{t('check.simulated', { name: student.name })}</p>
-          <Checkbox
-            label={t('check.simulatedSure')}
-            checked={isSure}
-            onChange={({ currentTarget: { checked } }) => {
-              setSure(checked);
-            }}
-          />
-        </div>
-      )}
+      {way === 'simulated' && <SimulatedNote name={student.name} isSure={isSure} onSure={setSure} />}
       <FormProblem error={write.error} />
       <Group>
         <Button

@@ -22,6 +22,22 @@ function placeOf(to: string | null): string {
 
 type Asked = 'sign-in' | 'sign-up' | 'lost';
 
+function Welcome(): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <div className={classes['words']}>
+      <Brand />
+      <Title order={1} className={classes['name'] ?? ''}>
+        {t('app.name')}
+      </Title>
+      <p className={classes['lead']}>{t('entry.lead')}</p>
+      <figure>
+        <img src={benchPicture} width={1280} height={800} alt={t('entry.picture')} />
+      </figure>
+    </div>
+  );
+}
+
 /** The front door: a studio of one’s own or the demo, and signing in for who has been here. */
 export function EntryPlace(): ReactElement {
   usePlaceTitle();
@@ -40,16 +56,7 @@ export function EntryPlace(): ReactElement {
   const demo = useMutation({ mutationFn: openDemo, onSuccess: enter });
   return (
     <main className={classes['entry']}>
-      <div className={classes['words']}>
-        <Brand />
-        <Title order={1} className={classes['name'] ?? ''}>
-          {t('app.name')}
-        </Title>
-        <p className={classes['lead']}>{t('entry.lead')}</p>
-        <figure>
-          <img src={benchPicture} width={1280} height={800} alt={t('entry.picture')} />
-        </figure>
-      </div>
+      <Welcome />
       <div className={classes['doors']}>
         <div className={classes['two']}>
           <div>

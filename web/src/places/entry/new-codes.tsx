@@ -18,13 +18,13 @@ export function NewCodes({ codes, onKept }: NewCodesProps): ReactElement {
       withCloseButton={false}
       closeOnClickOutside={false}
       closeOnEscape={false}
-      title={t('settings.account.codesTitle')}
+      title={t('entry.codes.title')}
     >
       <Stack>
-        <p style={{ margin: 0 }}>{t('settings.account.codesHint')}</p>
+        <p style={{ margin: 0 }}>{t('entry.codes.hint')}</p>
         <RecoveryCodes codes={codes} />
         <Button variant="filled" data-autofocus onClick={onKept}>
-          {t('settings.account.codesKept')}
+          {t('entry.codes.kept')}
         </Button>
       </Stack>
     </Modal>

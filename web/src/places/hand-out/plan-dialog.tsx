@@ -29,6 +29,77 @@ function Finding({ finding }: { readonly finding: PracticeFinding }): ReactEleme
   return <>{t(`handOut.plan.tooMuch.${finding.mark}`, { share: decimalText(finding.share) })}</>;
 }
 
+function Findings({ findings }: { readonly findings: readonly PracticeFinding[] }): ReactElement | null {
+  if (findings.length === 0) return null;
+  return (
+    <ul className={classes['findings']}>
+      {findings.map((finding, index) => (
+        <li key={index}>
+          <Finding finding={finding} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function DaysAsked({
+  weekdays,
+  onChange,
+}: {
+  readonly weekdays: string[];
+  readonly onChange: (weekdays: string[]) => void;
+}): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <div className={classes['asked']}>
+      <span id="practice-days">{t('handOut.plan.days')}</span>
+      <Chip.Group multiple value={weekdays} onChange={onChange}>
+        <Group gap={6} role="group" aria-labelledby="practice-days">
+          {WEEK.map((day) => (
+            <Chip key={day} value={String(day)}>
+              {weekdayText(day)}
+            </Chip>
+          ))}
+        </Group>
+      </Chip.Group>
+    </div>
+  );
+}
+
+interface TimesAskedProps {
+  /** A time for each go of a day, "" for none. */
+  readonly times: readonly string[];
+  readonly onChange: (times: readonly string[]) => void;
+}
+
+function TimesAsked({ times, onChange }: TimesAskedProps): ReactElement {
+  const { t } = useTranslation();
+  const session = useQuery(sessionQuery).data;
+  return (
+    <div className={classes['asked']}>
+      <span id="practice-times">{t('handOut.plan.times')}</span>
+      <Group gap={8} role="group" aria-labelledby="practice-times">
+        {times.map((time, index) => (
+          <TimePicker
+            key={index}
+            aria-label={t('handOut.plan.go', { count: index + 1 })}
+            format={session?.clock === '12' ? '12h' : '24h'}
+            hoursInputLabel={t('students.hours')}
+            minutesInputLabel={t('students.minutesOfHour')}
+            amPmInputLabel={t('students.halfOfDay')}
+            value={time}
+            clearable
+            clearButtonProps={{ 'aria-label': t('handOut.plan.clear', { count: index + 1 }) }}
+            onChange={(value) => {
+              onChange(times.map((one, at) => (at === index ? value.slice(0, 5) : one)));
+            }}
+          />
+        ))}
+      </Group>
+    </div>
+  );
+}
+
 /** How often and when a student practises a routine, held against what the voice is used to, as entries of a calendar. */
 export function PlanDialog({ routine, laid, onClose }: PlanDialogProps): ReactElement {
   const { t } = useTranslation();
@@ -65,39 +136,8 @@ export function PlanDialog({ routine, laid, onClose }: PlanDialogProps): ReactEl
   return (
     <Modal opened onClose={onClose} title={t('handOut.dialogs.plan')} size="lg">
       <Stack gap="sm">
-        <div className={classes['asked']}>
-          <span id="practice-days">{t('handOut.plan.days')}</span>
-          <Chip.Group multiple value={weekdays} onChange={setWeekdays}>
-            <Group gap={6} role="group" aria-labelledby="practice-days">
-              {WEEK.map((day) => (
-                <Chip key={day} value={String(day)}>
-                  {weekdayText(day)}
-                </Chip>
-              ))}
-            </Group>
-          </Chip.Group>
-        </div>
-        <div className={classes['asked']}>
-          <span id="practice-times">{t('handOut.plan.times')}</span>
-          <Group gap={8} role="group" aria-labelledby="practice-times">
-            {times.map((time, index) => (
-              <TimePicker
-                key={index}
-                aria-label={t('handOut.plan.go', { count: index + 1 })}
-                format={session?.clock === '12' ? '12h' : '24h'}
-                hoursInputLabel={t('students.hours')}
-                minutesInputLabel={t('students.minutesOfHour')}
-                amPmInputLabel={t('students.halfOfDay')}
-                value={time}
-                clearable
-                clearButtonProps={{ 'aria-label': t('handOut.plan.clear', { count: index + 1 }) }}
-                onChange={(value) => {
-                  setTimes(times.map((one, at) => (at === index ? value.slice(0, 5) : one)));
-                }}
-              />
-            ))}
-          </Group>
-        </div>
+        <DaysAsked weekdays={weekdays} onChange={setWeekdays} />
+        <TimesAsked times={times} onChange={setTimes} />
         <Group align="flex-end">
           <DateInput
             label={t('handOut.plan.from')}
@@ -123,15 +163,7 @@ export function PlanDialog({ routine, laid, onClose }: PlanDialogProps): ReactEl
         <p className={classes['sum']}>
           {t('handOut.plan.sum', { count: plan.goesAWeek, minutes: minutesAGo, day: dayText(plan.reviewOn) })}
         </p>
-        {plan.findings.length > 0 && (
-          <ul className={classes['findings']}>
-            {plan.findings.map((finding, index) => (
-              <li key={index}>
-                <Finding finding={finding} />
-              </li>
-            ))}
-          </ul>
-        )}
+        <Findings findings={plan.findings} />
         <Group justify="flex-end">
           <Button onClick={onClose}>{t('app.cancel')}</Button>
           <Button variant="filled" disabled={plan.goes.length === 0} onClick={() => void save()}>

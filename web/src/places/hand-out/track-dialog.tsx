@@ -34,6 +34,57 @@ const MEGABYTE = 1_000_000;
 
 type TrackDialogProps = SheetProps & { readonly laid: LaidRoutine; readonly onClose: () => void };
 
+interface WishesProps {
+  readonly wishes: TrackWishes;
+  readonly onChange: (change: Partial<TrackWishes>) => void;
+}
+
+function Wishes({ wishes, onChange }: WishesProps): ReactElement {
+  const { t } = useTranslation();
+  const gaps = Object.fromEntries(GAPS.map((gap) => [String(gap), t('handOut.track.seconds', { count: gap })]));
+  return (
+    <>
+      <Choice
+        label={t('handOut.track.format')}
+        among={
+          Object.fromEntries(SOUND_FORMATS.map((one) => [one, t(`handOut.track.formats.${one}`)])) as Record<
+            TrackWishes['format'],
+            string
+          >
+        }
+        value={wishes.format}
+        onChange={(format) => {
+          onChange({ format });
+        }}
+      />
+      <Choice
+        label={t('handOut.track.files')}
+        among={{ one: t('handOut.track.whole'), many: t('handOut.track.split') }}
+        value={wishes.isSplit ? 'many' : 'one'}
+        onChange={(files) => {
+          onChange({ isSplit: files === 'many' });
+        }}
+      />
+      <Choice
+        label={t('handOut.track.tune')}
+        among={{ always: t('handOut.track.always'), planned: t('handOut.track.planned') }}
+        value={wishes.asPlanned ? 'planned' : 'always'}
+        onChange={(tune) => {
+          onChange({ asPlanned: tune === 'planned' });
+        }}
+      />
+      <Choice
+        label={t('handOut.track.gap')}
+        among={gaps}
+        value={String(wishes.gapSeconds)}
+        onChange={(gap) => {
+          onChange({ gapSeconds: Number(gap) });
+        }}
+      />
+    </>
+  );
+}
+
 /** The sound track of a routine: how it is wanted, how long it comes to, and the writing of it. */
 export function TrackDialog(props: TrackDialogProps): ReactElement {
   const { t } = useTranslation();
@@ -52,47 +103,10 @@ export function TrackDialog(props: TrackDialogProps): ReactElement {
     props.onClose();
   };
   const megabytes = (track.seconds * BYTES_A_SECOND[wishes.format]) / MEGABYTE;
-  const gaps = Object.fromEntries(GAPS.map((gap) => [String(gap), t('handOut.track.seconds', { count: gap })]));
   return (
     <Modal opened onClose={close} title={t('handOut.dialogs.track')} size="lg">
       <Stack gap="sm">
-        <Choice
-          label={t('handOut.track.format')}
-          among={
-            Object.fromEntries(SOUND_FORMATS.map((one) => [one, t(`handOut.track.formats.${one}`)])) as Record<
-              TrackWishes['format'],
-              string
-            >
-          }
-          value={wishes.format}
-          onChange={(format) => {
-            change({ format });
-          }}
-        />
-        <Choice
-          label={t('handOut.track.files')}
-          among={{ one: t('handOut.track.whole'), many: t('handOut.track.split') }}
-          value={wishes.isSplit ? 'many' : 'one'}
-          onChange={(files) => {
-            change({ isSplit: files === 'many' });
-          }}
-        />
-        <Choice
-          label={t('handOut.track.tune')}
-          among={{ always: t('handOut.track.always'), planned: t('handOut.track.planned') }}
-          value={wishes.asPlanned ? 'planned' : 'always'}
-          onChange={(tune) => {
-            change({ asPlanned: tune === 'planned' });
-          }}
-        />
-        <Choice
-          label={t('handOut.track.gap')}
-          among={gaps}
-          value={String(wishes.gapSeconds)}
-          onChange={(gap) => {
-            change({ gapSeconds: Number(gap) });
-          }}
-        />
+        <Wishes wishes={wishes} onChange={change} />
         <p className={classes['sum']}>
           {t('handOut.track.sum', {
             count: track.steps.length,

@@ -110,6 +110,49 @@ function StopAsk({
 
 const OCTAVES = [0, 12, -12] as const;
 
+interface SmallActsProps {
+  readonly running: Running;
+  readonly mayRepeat: boolean;
+  /** Semitones the tune sounds away from where it is written. */
+  readonly octave: number;
+  readonly onOctave: (octave: number) => void;
+  readonly onStop: () => void;
+}
+
+function SmallActs({ running, mayRepeat, octave, onOctave, onStop }: SmallActsProps): ReactElement {
+  const { t } = useTranslation();
+  const at = OCTAVES.findIndex((one) => one === octave);
+  return (
+    <div className={classes['small']}>
+      <UnstyledButton
+        disabled={!mayRepeat}
+        onClick={() => {
+          running.toKey(0);
+        }}
+      >
+        {t('home.again')}
+      </UnstyledButton>
+      <UnstyledButton
+        onClick={() => {
+          running.act('next-step');
+        }}
+      >
+        {t('home.skip')}
+      </UnstyledButton>
+      <UnstyledButton
+        onClick={() => {
+          onOctave(OCTAVES[(at + 1) % OCTAVES.length] ?? 0);
+        }}
+      >
+        {t(`home.octaves.${String(octave) as '0'}`)}
+      </UnstyledButton>
+      <UnstyledButton data-stops onClick={onStop}>
+        {t('home.stop')}
+      </UnstyledButton>
+    </div>
+  );
+}
+
 /** One exercise at a time: what to do, why, the key, what to sing, and one large press. */
 export function Practice({ run }: PracticeProps): ReactElement | null {
   const { t } = useTranslation();
@@ -127,7 +170,6 @@ export function Practice({ run }: PracticeProps): ReactElement | null {
   const left = secondsLeft(state).step - Math.min(running.elapsed, key?.seconds ?? step.seconds);
   const isPaused = state.phase === 'paused';
   const goesOn = !state.begun || isPaused;
-  const at = OCTAVES.findIndex((one) => one === octave);
   const say = state.begun ? homeKeyOf(step, state.keyIndex)?.say : step.sense;
   return (
     <main className={classes['page']} data-practice>
@@ -147,33 +189,13 @@ export function Practice({ run }: PracticeProps): ReactElement | null {
       <p className={classes['say']} aria-live="polite">
         {say}
       </p>
-      <div className={classes['small']}>
-        <UnstyledButton
-          disabled={!key || !state.begun}
-          onClick={() => {
-            running.toKey(0);
-          }}
-        >
-          {t('home.again')}
-        </UnstyledButton>
-        <UnstyledButton
-          onClick={() => {
-            running.act('next-step');
-          }}
-        >
-          {t('home.skip')}
-        </UnstyledButton>
-        <UnstyledButton
-          onClick={() => {
-            setOctave(OCTAVES[(at + 1) % OCTAVES.length] ?? 0);
-          }}
-        >
-          {t(`home.octaves.${String(octave) as '0'}`)}
-        </UnstyledButton>
-        <UnstyledButton data-stops onClick={open}>
-          {t('home.stop')}
-        </UnstyledButton>
-      </div>
+      <SmallActs
+        running={running}
+        mayRepeat={key !== undefined && state.begun}
+        octave={octave}
+        onOctave={setOctave}
+        onStop={open}
+      />
       {key?.help && (
         <UnstyledButton
           className={classes['help'] ?? ''}

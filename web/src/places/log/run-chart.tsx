@@ -9,8 +9,26 @@ import { writeNote } from '../../text/note-names.ts';
 
 const HEIGHT = 230;
 
+interface Sung {
+  readonly at: number;
+  readonly lowest: number;
+  readonly highest: number;
+  readonly band: readonly [number, number];
+}
+
+/** Runs in which something was sung, oldest first. */
+function dataOf(runs: readonly RunSummary[]): readonly Sung[] {
+  return runs
+    .flatMap(({ startedAt, lowest, highest }) =>
+      lowest === null || highest === null
+        ? []
+        : [{ at: Date.parse(startedAt), lowest, highest, band: [lowest, highest] as const }],
+    )
+    .reverse();
+}
+
 /** Only the notes that mean something: how low and how high it went at most and at least. */
-function tellingNotes(data: readonly { readonly lowest: number; readonly highest: number }[]): number[] {
+function tellingNotes(data: readonly Sung[]): number[] {
   const lows = data.map(({ lowest }) => lowest);
   const highs = data.map(({ highest }) => highest);
   const wanted = [Math.min(...lows), Math.max(...highs), Math.max(...lows), Math.min(...highs)];
@@ -20,13 +38,7 @@ function tellingNotes(data: readonly { readonly lowest: number; readonly highest
 /** Lowest and highest note sung over the days, oldest first: weeks without a run show as such. */
 export function RunChart({ runs }: { readonly runs: readonly RunSummary[] }): ReactElement | null {
   const { t } = useTranslation();
-  const data = runs
-    .flatMap(({ startedAt, lowest, highest }) =>
-      lowest === null || highest === null
-        ? []
-        : [{ at: Date.parse(startedAt), lowest, highest, band: [lowest, highest] }],
-    )
-    .reverse();
+  const data = dataOf(runs);
   if (data.length < 2) return <p>{t('log.chartNeedsTwo')}</p>;
   const ticks = tellingNotes(data);
   const low = Math.min(...data.map(({ lowest }) => lowest)) - 2;

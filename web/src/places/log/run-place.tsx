@@ -193,6 +193,30 @@ function RunSteps({
   );
 }
 
+/** When it was, what was sung, how easy it was and how long it took, in a line. */
+function RunFacts({ run }: { readonly run: RunDetail }): ReactElement {
+  const { t } = useTranslation();
+  const { lowest, highest } = run;
+  const took = tookSeconds(run);
+  return (
+    <p className={classes['facts']}>
+      {momentText(run.startedAt)} · {keysWords(run, t)}
+      {lowest !== null && highest !== null && ` · ${writeNote(lowest)} – ${writeNote(highest)}`}
+      {run.ease !== null && ` · ${t('log.easeOf', { ease: run.ease })}`}
+      {` · ${t('log.sungAs', {
+        conditions: run.conditions.map((name) => t(`conditions.${name}`).toLowerCase()).join(', ') || t('piano.fine'),
+      })}`}
+      {took !== null &&
+        ` · ${t('log.took', {
+          took: clockText(took),
+          planned: clockText(run.plan.reduce((sum, { seconds }) => sum + seconds, 0)),
+        })}`}
+      {run.atHome && ` · ${t('log.atHome')}`}
+      {run.endedAt === null && ` · ${t('log.open')}`}
+    </p>
+  );
+}
+
 /** One run, key by key: the plan as it stood, and what was really sung. */
 export function RunPlace(): ReactElement {
   const { t } = useTranslation();
@@ -215,13 +239,11 @@ export function RunPlace(): ReactElement {
         <Shape rows={6} height={52} />
       </>
     );
-  const { lowest, highest } = run;
   const beside = besidePlan(run, shelf);
   const kindOf = new Map(
     [...run.plan, ...beside].map(({ stepId, exerciseId, kind }) => [`${stepId} ${exerciseId}`, kind]),
   );
   const nameOf = (key: Sung): string => nameIn(kindOf.get(`${key.stepId} ${key.exerciseId}`) ?? 'pattern', key);
-  const took = tookSeconds(run);
   return (
     <>
       <Anchor component={Link} to={`/log?student=${run.studentId}`} className={classes['back'] ?? ''}>
@@ -230,21 +252,7 @@ export function RunPlace(): ReactElement {
       <Title order={1} fz={32}>
         <bdi>{run.studentName}</bdi>, {run.routineName}
       </Title>
-      <p className={classes['facts']}>
-        {momentText(run.startedAt)} · {keysWords(run, t)}
-        {lowest !== null && highest !== null && ` · ${writeNote(lowest)} – ${writeNote(highest)}`}
-        {run.ease !== null && ` · ${t('log.easeOf', { ease: run.ease })}`}
-        {` · ${t('log.sungAs', {
-          conditions: run.conditions.map((name) => t(`conditions.${name}`).toLowerCase()).join(', ') || t('piano.fine'),
-        })}`}
-        {took !== null &&
-          ` · ${t('log.took', {
-            took: clockText(took),
-            planned: clockText(run.plan.reduce((sum, { seconds }) => sum + seconds, 0)),
-          })}`}
-        {run.atHome && ` · ${t('log.atHome')}`}
-        {run.endedAt === null && ` · ${t('log.open')}`}
-      </p>
+      <RunFacts run={run} />
       {run.note && <blockquote className={classes['quote']}>{run.note}</blockquote>}
       {!isCorrecting && run.endedAt !== null && !isShared && (
         <Button

@@ -64,6 +64,61 @@ function EaseQuestion({
   );
 }
 
+/** From where to where was sung, and how much of what was planned. */
+function SungWords({ run }: { readonly run: KeptRun }): ReactElement {
+  const { t } = useTranslation();
+  const sung = sungOf(run);
+  const planned = run.plan.reduce((sum, { keys }) => sum + keys.length, 0);
+  return (
+    <p>
+      {sung.length === 0
+        ? t('piano.sungNothing')
+        : t(run.state.isOpen ? 'piano.sungOpen' : 'piano.sungFrom', {
+            low: writeNote(Math.min(...sung.map(({ low }) => low))),
+            high: writeNote(Math.max(...sung.map(({ high }) => high))),
+            sung: sung.length,
+            planned,
+          })}
+    </p>
+  );
+}
+
+interface KeepOpenRunProps {
+  readonly usual: string;
+  /** What the routine made of it is called; null while none is wanted. */
+  readonly name: string | null;
+  readonly onName: (name: string | null) => void;
+}
+
+/** A run without a plan can be kept as a routine. */
+function KeepOpenRun({ usual, name, onName }: KeepOpenRunProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <Group mb="lg" align="flex-end">
+      <Checkbox
+        size="md"
+        label={t('piano.open.keep')}
+        checked={name !== null}
+        onChange={({ currentTarget }) => {
+          onName(currentTarget.checked ? usual : null);
+        }}
+      />
+      {name !== null && (
+        <TextInput
+          label={t('piano.open.name')}
+          maxLength={120}
+          value={name}
+          onChange={({ currentTarget }) => {
+            onName(currentTarget.value);
+          }}
+        />
+      )}
+    </Group>
+  );
+}
+
+const sungOf = ({ state }: KeptRun): KeptRun['state']['sung'] => state.sung.filter(({ outcome }) => outcome === 'sung');
+
 /** After the last note: what was sung beside last time, how easy it was, a line for next time. */
 export function ClosingCard({ run, routine, student }: ClosingCardProps): ReactElement {
   const { t } = useTranslation();
@@ -75,8 +130,7 @@ export function ClosingCard({ run, routine, student }: ClosingCardProps): ReactE
   const [keepsAs, setKeepsAs] = useState<string | null>(null);
   const keepOpenRun = useKeepOpenRun(run, routine);
   useEffect(stopPiano, []);
-  const sung = run.state.sung.filter(({ outcome }) => outcome === 'sung');
-  const planned = run.plan.reduce((sum, { keys }) => sum + keys.length, 0);
+  const sung = sungOf(run);
   const close = (): void => {
     closeRun(run.id, { ...(ease !== undefined && { ease }), note });
     if (run.state.isOpen) void keepOpenRun(keepsAs);
@@ -104,16 +158,7 @@ export function ClosingCard({ run, routine, student }: ClosingCardProps): ReactE
         <bdi>{student.name}</bdi>
       </header>
       <Title order={1}>{t('piano.closing')}</Title>
-      <p>
-        {sung.length === 0
-          ? t('piano.sungNothing')
-          : t(run.state.isOpen ? 'piano.sungOpen' : 'piano.sungFrom', {
-              low: writeNote(Math.min(...sung.map(({ low }) => low))),
-              high: writeNote(Math.max(...sung.map(({ high }) => high))),
-              sung: sung.length,
-              planned,
-            })}
-      </p>
+      <SungWords run={run} />
       <FlightAsSung run={run} />
       <EaseQuestion value={ease} onChange={setEase} />
       <Textarea
@@ -129,26 +174,7 @@ export function ClosingCard({ run, routine, student }: ClosingCardProps): ReactE
         }}
       />
       {run.state.isOpen && sung.length > 0 && (
-        <Group mb="lg" align="flex-end">
-          <Checkbox
-            size="md"
-            label={t('piano.open.keep')}
-            checked={keepsAs !== null}
-            onChange={({ currentTarget }) => {
-              setKeepsAs(currentTarget.checked ? run.routineName : null);
-            }}
-          />
-          {keepsAs !== null && (
-            <TextInput
-              label={t('piano.open.name')}
-              maxLength={120}
-              value={keepsAs}
-              onChange={({ currentTarget }) => {
-                setKeepsAs(currentTarget.value);
-              }}
-            />
-          )}
-        </Group>
+        <KeepOpenRun usual={run.routineName} name={keepsAs} onName={setKeepsAs} />
       )}
       <Group>
         <Button size="xl" variant="filled" onClick={done}>

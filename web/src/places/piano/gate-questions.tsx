@@ -25,14 +25,10 @@ interface GateQuestionsProps {
   readonly onAnswer: (answers: Answers) => void;
 }
 
-/** Three questions for a usual day; more only where an answer asks for it. */
-export function GateQuestions({ voice, performance, chosen, answers, onAnswer }: GateQuestionsProps): ReactElement {
+type AnswerProps = Pick<GateQuestionsProps, 'answers' | 'onAnswer'>;
+
+function UsualQuestions({ answers, onAnswer }: AnswerProps): ReactElement {
   const { t } = useTranslation();
-  const [isAlarmed, setAlarmed] = useState(false);
-  const open = openQuestions(answers, chosen);
-  const asksSigns = isAlarmed || open.includes('signs') || answers.signs !== undefined;
-  const asksRecovery = open.includes('recovery') || answers.recovery !== undefined;
-  const { heavyUse = false, hoursToPerformance } = answers;
   return (
     <>
       <GateQuestion
@@ -65,6 +61,54 @@ export function GateQuestions({ voice, performance, chosen, answers, onAnswer }:
           onAnswer({ ...answers, pain: pain === 'yes' });
         }}
       />
+    </>
+  );
+}
+
+/** What else the day has: much talk before, a performance after. */
+function AlsoChips({
+  performance,
+  answers,
+  onAnswer,
+}: AnswerProps & Pick<GateQuestionsProps, 'performance'>): ReactElement {
+  const { t } = useTranslation();
+  const { heavyUse = false, hoursToPerformance } = answers;
+  return (
+    <>
+      <Chip
+        checked={heavyUse}
+        onChange={(checked) => {
+          onAnswer({ ...answers, heavyUse: checked });
+        }}
+      >
+        {t('gate.heavyUse')}
+      </Chip>
+      {[...new Set([performance.closeHours, performance.nothingNewHours])].map((hours) => (
+        <Chip
+          key={hours}
+          checked={hoursToPerformance === hours}
+          onChange={(checked) => {
+            const { hoursToPerformance: before, ...rest } = answers;
+            onAnswer(checked && before !== hours ? { ...rest, hoursToPerformance: hours } : rest);
+          }}
+        >
+          {hours % 24 === 0 ? t('gate.withinDays', { count: hours / 24 }) : t('gate.withinHours', { count: hours })}
+        </Chip>
+      ))}
+    </>
+  );
+}
+
+/** Three questions for a usual day; more only where an answer asks for it. */
+export function GateQuestions({ voice, performance, chosen, answers, onAnswer }: GateQuestionsProps): ReactElement {
+  const { t } = useTranslation();
+  const [isAlarmed, setAlarmed] = useState(false);
+  const open = openQuestions(answers, chosen);
+  const asksSigns = isAlarmed || open.includes('signs') || answers.signs !== undefined;
+  const asksRecovery = open.includes('recovery') || answers.recovery !== undefined;
+  return (
+    <>
+      <UsualQuestions answers={answers} onAnswer={onAnswer} />
       {asksRecovery && (
         <GateQuestion
           question={t('gate.recovery')}
@@ -86,26 +130,7 @@ export function GateQuestions({ voice, performance, chosen, answers, onAnswer }:
       )}
       <Group className={classes['also'] ?? ''}>
         <span>{t('gate.more')}</span>
-        <Chip
-          checked={heavyUse}
-          onChange={(checked) => {
-            onAnswer({ ...answers, heavyUse: checked });
-          }}
-        >
-          {t('gate.heavyUse')}
-        </Chip>
-        {[...new Set([performance.closeHours, performance.nothingNewHours])].map((hours) => (
-          <Chip
-            key={hours}
-            checked={hoursToPerformance === hours}
-            onChange={(checked) => {
-              const { hoursToPerformance: before, ...rest } = answers;
-              onAnswer(checked && before !== hours ? { ...rest, hoursToPerformance: hours } : rest);
-            }}
-          >
-            {hours % 24 === 0 ? t('gate.withinDays', { count: hours / 24 }) : t('gate.withinHours', { count: hours })}
-          </Chip>
-        ))}
+        <AlsoChips performance={performance} answers={answers} onAnswer={onAnswer} />
         {!asksSigns && (
           <Button
             variant="transparent"

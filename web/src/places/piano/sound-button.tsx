@@ -53,6 +53,28 @@ function Row({ label, children }: { readonly label: string; readonly children: R
 
 const OCTAVES = SHOWN_AT.map(String);
 
+interface LevelsProps {
+  readonly levels: SoundChoices['levels'];
+  readonly onChange: (levels: SoundChoices['levels']) => void;
+}
+
+function Levels({ levels, onChange }: LevelsProps): readonly ReactElement[] {
+  const { t } = useTranslation();
+  return SOUND_PARTS.map((part) => (
+    <Row key={part} label={t(`sound.levels.${part}`)}>
+      <Slider
+        flex={1}
+        thumbLabel={t(`sound.levels.${part}`)}
+        label={(percent) => t('sound.percent', { percent })}
+        value={Math.round(levels[part] * 100)}
+        onChange={(percent) => {
+          onChange({ ...levels, [part]: percent / 100 });
+        }}
+      />
+    </Row>
+  ));
+}
+
 /** How the piano sounds on this device: what gives a key, the click, the loudness of each part, the tuning. */
 function SoundForm(): ReactElement {
   const { t } = useTranslation();
@@ -87,19 +109,12 @@ function SoundForm(): ReactElement {
           change({ shownAt: Number(octave) as SoundChoices['shownAt'] });
         }}
       />
-      {SOUND_PARTS.map((part) => (
-        <Row key={part} label={t(`sound.levels.${part}`)}>
-          <Slider
-            flex={1}
-            thumbLabel={t(`sound.levels.${part}`)}
-            label={(percent) => t('sound.percent', { percent })}
-            value={Math.round(sound.levels[part] * 100)}
-            onChange={(percent) => {
-              change({ levels: { ...sound.levels, [part]: percent / 100 } });
-            }}
-          />
-        </Row>
-      ))}
+      <Levels
+        levels={sound.levels}
+        onChange={(levels) => {
+          change({ levels });
+        }}
+      />
       <Row label={t('sound.tuning')}>
         <NumberInput
           aria-label={t('sound.tuning')}

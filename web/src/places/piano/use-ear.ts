@@ -90,25 +90,16 @@ function heardOf(tune: Tune, frames: readonly PitchFrame[], score: RungScore, ma
   };
 }
 
-/** Listens to the keys of a run as they are sung, and says what was heard; nothing of it is kept but what the teacher marks. */
-export function useEar({ source, going, key, tellsCracks, onSung }: EarInput): Listening {
+/** One source at a time; it is let go of with the choice of another, or with the page. */
+function useOpenEar(
+  source: EarSource | null,
+  onFrames: (came: readonly PitchFrame[]) => void,
+): Pick<Listening, 'state'> & { readonly ear: RefObject<Ear | null> } {
   const [opened, setOpened] = useState<{ readonly source: EarSource; readonly state: 'on' | DeviceProblem } | null>(
     null,
   );
-  const [now, setNow] = useState<{ readonly id: string; readonly score: RungScore } | null>(null);
-  const [heard, setHeard] = useState<HeardKey | null>(null);
   const ear = useRef<Ear | null>(null);
-  const tune = useRef<Tune | null>(null);
-  const frames = useRef<readonly PitchFrame[]>([]);
-  const id = going && key ? going.id : null;
-  const isOn = source !== null && opened?.source === source && opened.state === 'on';
-
-  const hear = useEffectEvent((came: readonly PitchFrame[]) => {
-    const startsAt = tune.current?.startsAt ?? Infinity;
-    const ofKey = came.map((frame) => ({ ...frame, t: frame.t - startsAt })).filter(({ t }) => t >= -EARLY_SECONDS);
-    frames.current = [...frames.current, ...ofKey];
-  });
-
+  const hear = useEffectEvent(onFrames);
   useEffect(() => {
     if (source === null) return undefined;
     let isOver = false;
@@ -132,6 +123,26 @@ export function useEar({ source, going, key, tellsCracks, onSung }: EarInput): L
       setOpened(null);
     };
   }, [source]);
+
+  const state = source === null ? 'off' : opened?.source === source ? opened.state : 'opening';
+  return { ear, state };
+}
+
+/** Listens to the keys of a run as they are sung, and says what was heard; nothing of it is kept but what the teacher marks. */
+export function useEar({ source, going, key, tellsCracks, onSung }: EarInput): Listening {
+  const [now, setNow] = useState<{ readonly id: string; readonly score: RungScore } | null>(null);
+  const [heard, setHeard] = useState<HeardKey | null>(null);
+  const tune = useRef<Tune | null>(null);
+  const frames = useRef<readonly PitchFrame[]>([]);
+  const id = going && key ? going.id : null;
+
+  const hear = (came: readonly PitchFrame[]): void => {
+    const startsAt = tune.current?.startsAt ?? Infinity;
+    const ofKey = came.map((frame) => ({ ...frame, t: frame.t - startsAt })).filter(({ t }) => t >= -EARLY_SECONDS);
+    frames.current = [...frames.current, ...ofKey];
+  };
+
+  const { ear, state } = useOpenEar(source, hear);
 
   const begin = useEffectEvent(() => {
     frames.current = [];
@@ -164,9 +175,10 @@ export function useEar({ source, going, key, tellsCracks, onSung }: EarInput): L
     const of = tune.current;
     if (of && !of.isOver) conclude(of, true);
     tune.current = null;
+    ear.current?.sing([], 0);
   });
   useEffect(() => {
-    if (!isOn || id === null) return undefined;
+    if (state !== 'on' || id === null) return undefined;
     begin();
     const timer = setInterval(() => {
       look();
@@ -174,11 +186,9 @@ export function useEar({ source, going, key, tellsCracks, onSung }: EarInput): L
     return () => {
       clearInterval(timer);
       leave();
-      ear.current?.sing([], 0);
     };
-  }, [isOn, id]);
+  }, [state, id]);
 
-  const state = source === null ? 'off' : opened?.source === source ? opened.state : 'opening';
   return {
     state,
     frames,

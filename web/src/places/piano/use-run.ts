@@ -8,6 +8,7 @@ import {
   type Mark,
   type RunAction,
   type RunKey,
+  type RunState,
   type RunStep,
   type SoundEvent,
 } from '@soft-lark/core';
@@ -78,6 +79,39 @@ function secondsToNext(
   return key.seconds - before;
 }
 
+type NamedActs = Pick<Running, 'mark' | 'effort' | 'toKey' | 'mend' | 'swap' | 'add'>;
+
+/** Acts that say more than a key or a tap; what comes in is loaded before it sounds. */
+function useActs(state: RunState, heard: boolean, does: Running['does']): NamedActs {
+  return useMemo(() => {
+    const withSounds = (steps: readonly RunStep[], action: RunAction): void => {
+      void loadPiano(pitchesOf({ ...state, steps }));
+      does(action);
+    };
+    return {
+      mark: (mark: Mark) => {
+        does({ type: 'mark', mark, id: v7() });
+      },
+      effort: (level: number) => {
+        does({ type: 'effort', level, id: v7() });
+      },
+      toKey: (index: number) => {
+        void wakePiano();
+        does({ type: 'to-key', index, id: v7(), heard });
+      },
+      mend: (steps: readonly RunStep[]) => {
+        withSounds(steps, { type: 'ready', steps });
+      },
+      swap: (other: RunStep) => {
+        withSounds([other], { type: 'swap', step: other, id: v7(), heard });
+      },
+      add: (added: RunStep) => {
+        withSounds([added], { type: 'add-step', step: added });
+      },
+    };
+  }, [does, state, heard]);
+}
+
 /**
  * Conducts a run: acts are kept first, then heard.
  *
@@ -141,33 +175,7 @@ export function useRun(run: KeptRun, partsOf: PartsOf, playsOn: boolean): Runnin
     },
     [run.id],
   );
-  const acts = useMemo(() => {
-    const withSounds = (steps: readonly RunStep[], action: RunAction): void => {
-      void loadPiano(pitchesOf({ ...state, steps }));
-      does(action);
-    };
-    return {
-      mark: (mark: Mark) => {
-        does({ type: 'mark', mark, id: v7() });
-      },
-      effort: (level: number) => {
-        does({ type: 'effort', level, id: v7() });
-      },
-      toKey: (index: number) => {
-        void wakePiano();
-        does({ type: 'to-key', index, id: v7(), heard });
-      },
-      mend: (steps: readonly RunStep[]) => {
-        withSounds(steps, { type: 'ready', steps });
-      },
-      swap: (other: RunStep) => {
-        withSounds([other], { type: 'swap', step: other, id: v7(), heard });
-      },
-      add: (added: RunStep) => {
-        withSounds([added], { type: 'add-step', step: added });
-      },
-    };
-  }, [does, state, heard]);
+  const acts = useActs(state, heard, does);
   const thenHome = useCallback<Running['thenHome']>(
     (more) => {
       does({ type: 'then-home', more, seconds: room, id: v7() });

@@ -162,7 +162,7 @@ function Codes(): ReactElement {
   return (
     <WithPassword
       legend={t('settings.account.codes')}
-      hint={t('settings.account.codesHint')}
+      hint={t('entry.codes.hint')}
       act={t('settings.account.newCodes')}
       mutation={make}
     >

@@ -4,7 +4,6 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
-import { ApiProblem } from '../../api/problem.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { changeStudio, studioQuery, type Studio } from '../../api/studio.queries.ts';
 import { ApproachEditor } from '../../ui/approach-editor.tsx';
@@ -13,6 +12,7 @@ import { FormProblem } from '../../ui/form-problem.tsx';
 import { RangeEditor } from '../../ui/range-editor.tsx';
 import { RuleEditor } from '../../ui/rule-editor.tsx';
 import { Shape } from '../../ui/shape.tsx';
+import { staleOf, StaleWrite } from '../../ui/stale-write.tsx';
 import { AccountSettings } from './account-settings.tsx';
 import { AnswersPreview } from './answers-preview.tsx';
 import { isUnfinished, OverlayFields } from './overlay-fields.tsx';
@@ -56,6 +56,61 @@ export function SettingsPlace(): ReactElement {
   );
 }
 
+interface TabProps {
+  readonly edited: Studio;
+  /** What is stored. */
+  readonly studio: Studio;
+  readonly onChange: (edited: Studio) => void;
+}
+
+function ApproachTab({ edited, studio, onChange }: TabProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <>
+      <p className={classes['hint']}>{t('settings.approachHint')}</p>
+      <ApproachEditor
+        answers={edited.approach}
+        onChange={(approach) => {
+          onChange({ ...edited, approach: { ...approach } });
+        }}
+      />
+      {edited.approach !== studio.approach && <AnswersPreview studio={edited} />}
+      <ReadyFields
+        questions={edited.readyQuestions}
+        onChange={(questions) => {
+          onChange({ ...edited, readyQuestions: [...questions] });
+        }}
+      />
+      <OverlayFields
+        overlays={edited.ownOverlays}
+        onChange={(overlays) => {
+          const ownOverlays = overlays.map((overlay) => ({ ...overlay, touches: [...overlay.touches] }));
+          onChange({ ...edited, ownOverlays });
+        }}
+      />
+    </>
+  );
+}
+
+function RulesTab({ edited, studio, onChange }: TabProps): ReactElement {
+  const { t } = useTranslation();
+  const changeRules = (rules: Studio['rules']): void => {
+    onChange({ ...edited, rules: { ...rules } });
+  };
+  return (
+    <>
+      <p className={classes['hint']}>{t('settings.rulesHint')}</p>
+      {edited.rules !== studio.rules && <AnswersPreview studio={edited} />}
+      <RuleEditor changes={edited.rules} below={USUAL_RULES} onChange={changeRules} />
+      <Title order={2} fz={21}>
+        {t('settings.rangesTitle')}
+      </Title>
+      <p className={classes['hint']}>{t('settings.rangesHint')}</p>
+      <RangeEditor changes={edited.rules} below={USUAL_RULES} onChange={changeRules} />
+    </>
+  );
+}
+
 function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: FormTab }): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
@@ -68,81 +123,22 @@ function StudioForm({ studio, tab }: { readonly studio: Studio; readonly tab: Fo
       void queries.invalidateQueries({ queryKey: ['today'] });
     },
   });
-  const stale =
-    save.error instanceof ApiProblem && save.error.code === 'STALE_WRITE' ? (save.error.current as Studio) : null;
+  const stale = staleOf(save.error) as Studio | null;
   return (
     <Stack gap="lg">
       {tab === 'studio' && <StudioFields studio={edited} onChange={setEdited} />}
-      {tab === 'approach' && (
-        <>
-          <p className={classes['hint']}>{t('settings.approachHint')}</p>
-          <ApproachEditor
-            answers={edited.approach}
-            onChange={(approach) => {
-              setEdited({ ...edited, approach: { ...approach } });
-            }}
-          />
-          {edited.approach !== studio.approach && <AnswersPreview studio={edited} />}
-          <ReadyFields
-            questions={edited.readyQuestions}
-            onChange={(questions) => {
-              setEdited({ ...edited, readyQuestions: [...questions] });
-            }}
-          />
-          <OverlayFields
-            overlays={edited.ownOverlays}
-            onChange={(overlays) => {
-              const ownOverlays = overlays.map((overlay) => ({ ...overlay, touches: [...overlay.touches] }));
-              setEdited({ ...edited, ownOverlays });
-            }}
-          />
-        </>
-      )}
-      {tab === 'rules' && (
-        <>
-          <p className={classes['hint']}>{t('settings.rulesHint')}</p>
-          {edited.rules !== studio.rules && <AnswersPreview studio={edited} />}
-          <RuleEditor
-            changes={edited.rules}
-            below={USUAL_RULES}
-            onChange={(rules) => {
-              setEdited({ ...edited, rules: { ...rules } });
-            }}
-          />
-          <Title order={2} fz={21}>
-            {t('settings.rangesTitle')}
-          </Title>
-          <p className={classes['hint']}>{t('settings.rangesHint')}</p>
-          <RangeEditor
-            changes={edited.rules}
-            below={USUAL_RULES}
-            onChange={(rules) => {
-              setEdited({ ...edited, rules: { ...rules } });
-            }}
-          />
-        </>
-      )}
+      {tab === 'approach' && <ApproachTab edited={edited} studio={studio} onChange={setEdited} />}
+      {tab === 'rules' && <RulesTab edited={edited} studio={studio} onChange={setEdited} />}
       {stale ? (
-        <div className={classes['stale']} role="alert">
-          <p>{t('settings.stale')}</p>
-          <Group>
-            <Button
-              onClick={() => {
-                queries.setQueryData(studioQuery.queryKey, stale);
-              }}
-            >
-              {t('students.takeTheirs')}
-            </Button>
-            <Button
-              variant="filled"
-              onClick={() => {
-                save.mutate({ ...edited, version: stale.version });
-              }}
-            >
-              {t('students.saveMine')}
-            </Button>
-          </Group>
-        </div>
+        <StaleWrite
+          text={t('settings.stale')}
+          onTheirs={() => {
+            queries.setQueryData(studioQuery.queryKey, stale);
+          }}
+          onMine={() => {
+            save.mutate({ ...edited, version: stale.version });
+          }}
+        />
       ) : (
         <FormProblem error={save.error} />
       )}

@@ -14,14 +14,9 @@ interface FilterBarProps {
 
 type ChoiceName = 'level' | 'noise' | 'style' | 'voice' | 'kit' | 'known' | 'from';
 
-/** Everything but letters and stage that the shelf can be narrowed by; each can be combined with each. */
-export function FilterBar({ filters, onChange, collections }: FilterBarProps): ReactElement {
+function useChoiceWords(): Readonly<Record<ChoiceName, readonly { readonly value: string; readonly label: string }[]>> {
   const { t } = useTranslation();
-  const set = (name: keyof ShelfFilters, value: string | number | null): void => {
-    const rest = Object.fromEntries(Object.entries(filters).filter(([other]) => other !== name));
-    onChange({ ...rest, ...(value !== null && value !== '' && { [name]: value }) } as ShelfFilters);
-  };
-  const words: Readonly<Record<ChoiceName, readonly { readonly value: string; readonly label: string }[]>> = {
+  return {
     level: LEVELS.map((value) => ({ value, label: t(`shelf.levels.${value}`) })),
     noise: NOISES.map((value) => ({ value, label: t(`shelf.noises.${value}`) })),
     style: STYLES.map((value) => ({ value, label: t(`styles.${value}`) })),
@@ -36,6 +31,38 @@ export function FilterBar({ filters, onChange, collections }: FilterBarProps): R
       { value: 'archived', label: t('shelf.filters.archived') },
     ],
   };
+}
+
+interface CollectionSelectProps {
+  readonly collections: readonly Collection[];
+  readonly value: string | null;
+  readonly onChange: (id: string | null) => void;
+}
+
+function CollectionSelect({ collections, value, onChange }: CollectionSelectProps): ReactElement | null {
+  const { t } = useTranslation();
+  if (collections.length === 0) return null;
+  return (
+    <Select
+      w={210}
+      clearable
+      aria-label={t('shelf.collection')}
+      placeholder={t('shelf.collection')}
+      data={collections.map(({ id, name }) => ({ value: id, label: name }))}
+      value={value}
+      onChange={onChange}
+    />
+  );
+}
+
+/** Everything but letters and stage that the shelf can be narrowed by; each can be combined with each. */
+export function FilterBar({ filters, onChange, collections }: FilterBarProps): ReactElement {
+  const { t } = useTranslation();
+  const set = (name: keyof ShelfFilters, value: string | number | null): void => {
+    const rest = Object.fromEntries(Object.entries(filters).filter(([other]) => other !== name));
+    onChange({ ...rest, ...(value !== null && value !== '' && { [name]: value }) } as ShelfFilters);
+  };
+  const words = useChoiceWords();
   const choice = (name: ChoiceName): ReactElement => (
     <Select
       key={name}
@@ -63,19 +90,13 @@ export function FilterBar({ filters, onChange, collections }: FilterBarProps): R
   const count = Object.keys(filters).filter((name) => !['q', 'stage', 'collection'].includes(name)).length;
   return (
     <Group gap="sm">
-      {collections.length > 0 && (
-        <Select
-          w={210}
-          clearable
-          aria-label={t('shelf.collection')}
-          placeholder={t('shelf.collection')}
-          data={collections.map(({ id, name }) => ({ value: id, label: name }))}
-          value={filters.collection ?? null}
-          onChange={(value) => {
-            set('collection', value);
-          }}
-        />
-      )}
+      <CollectionSelect
+        collections={collections}
+        value={filters.collection ?? null}
+        onChange={(value) => {
+          set('collection', value);
+        }}
+      />
       <Popover width={520} position="bottom-end" trapFocus>
         <Popover.Target>
           <Button leftSection={<IconAdjustmentsHorizontal size={18} />}>

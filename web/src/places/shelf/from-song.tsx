@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { songsQuery } from '../../api/songs.queries.ts';
+import { songsQuery, type KeptSong } from '../../api/songs.queries.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { patternOutcome, type PatternOutcome } from './pattern-outcome.ts';
 import classes from './sheet.module.css';
@@ -19,6 +19,51 @@ const FIRST_BARS = 2;
 
 interface FromSongProps {
   readonly onPattern: (written: WrittenPattern, tempo: number) => void;
+}
+
+interface PickSongProps {
+  readonly songs: readonly KeptSong[];
+  readonly isEmpty: boolean;
+  readonly id: string | null;
+  /** The song that is chosen, with the pickup that is set here. */
+  readonly song: Song | undefined;
+  readonly onSong: (id: string | null) => void;
+  readonly onPickup: (beats: number) => void;
+}
+
+function PickSong({ songs, isEmpty, id, song, onSong, onPickup }: PickSongProps): ReactElement {
+  const { t } = useTranslation();
+  return isEmpty ? (
+    <p>
+      {t('shelf.sheet.noSongs')} <Link to="/shelf/import">{t('shelf.import')}</Link>
+    </p>
+  ) : (
+    <Group align="flex-end">
+      <Select
+        w={300}
+        searchable
+        allowDeselect={false}
+        label={t('shelf.sheet.song')}
+        placeholder={t('shelf.sheet.pickSong')}
+        data={songs.map((one) => ({ value: one.id, label: one.song.name }))}
+        value={id}
+        onChange={onSong}
+      />
+      {song && (
+        <NumberInput
+          w={130}
+          min={0}
+          max={song.beatsPerBar}
+          step={0.5}
+          label={t('shelf.sheet.pickup')}
+          value={song.pickupBeats}
+          onChange={(value) => {
+            if (typeof value === 'number') onPickup(value);
+          }}
+        />
+      )}
+    </Group>
+  );
 }
 
 /** Bars of a song that is kept in the studio become a pattern. */
@@ -37,41 +82,18 @@ export function FromSong({ onPattern }: FromSongProps): ReactElement {
   const written = outcome && 'written' in outcome ? outcome.written : null;
   return (
     <div className={classes['singIn']} role="group" aria-label={t('shelf.sheet.fromSong')}>
-      {songs.data?.length === 0 ? (
-        <p>
-          {t('shelf.sheet.noSongs')} <Link to="/shelf/import">{t('shelf.import')}</Link>
-        </p>
-      ) : (
-        <Group align="flex-end">
-          <Select
-            w={300}
-            searchable
-            allowDeselect={false}
-            label={t('shelf.sheet.song')}
-            placeholder={t('shelf.sheet.pickSong')}
-            data={(songs.data ?? []).map((one) => ({ value: one.id, label: one.song.name }))}
-            value={id}
-            onChange={(value) => {
-              setId(value);
-              setPickup(null);
-              setBars([0, FIRST_BARS]);
-            }}
-          />
-          {song && (
-            <NumberInput
-              w={130}
-              min={0}
-              max={song.beatsPerBar}
-              step={0.5}
-              label={t('shelf.sheet.pickup')}
-              value={song.pickupBeats}
-              onChange={(value) => {
-                if (typeof value === 'number') setPickup(value);
-              }}
-            />
-          )}
-        </Group>
-      )}
+      <PickSong
+        songs={songs.data ?? []}
+        isEmpty={songs.data?.length === 0}
+        song={song}
+        onSong={(value) => {
+          setId(value);
+          setPickup(null);
+          setBars([0, FIRST_BARS]);
+        }}
+        onPickup={setPickup}
+        id={id}
+      />
       {song && count > 1 && (
         <div className={classes['part']}>
           <span>{t('shelf.sheet.bars', { from: from + 1, to, count })}</span>

@@ -19,6 +19,34 @@ interface ImportItemsProps {
   readonly onDone: () => void;
 }
 
+function PlanTable({ rows }: { readonly rows: ReturnType<typeof planImport> }): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <ScrollArea.Autosize mah={340}>
+      <Table verticalSpacing={5}>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th>{t('shelf.importing.place')}</Table.Th>
+            <Table.Th>{t('shelf.headers.name')}</Table.Th>
+            <Table.Th>{t('shelf.importing.verdict')}</Table.Th>
+            <Table.Th>{t('shelf.importing.reason')}</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {rows.map(({ index, name: item, verdict, reason }) => (
+            <Table.Tr key={index} data-verdict={verdict}>
+              <Table.Td>{index + 1}</Table.Td>
+              <Table.Td>{item}</Table.Td>
+              <Table.Td>{t(`shelf.importing.words.${verdict}`)}</Table.Td>
+              <Table.Td>{reason}</Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </ScrollArea.Autosize>
+  );
+}
+
 /** A file of exercises before it is taken in: each item new, the same, changed or refused, with the reason. */
 export function ImportItems({ name, items, collections, shelf, onDone }: ImportItemsProps): ReactElement {
   const { t } = useTranslation();
@@ -66,28 +94,7 @@ export function ImportItems({ name, items, collections, shelf, onDone }: ImportI
         })}
         {collections.length > 0 && <span>{t('shelf.importing.collections', { count: collections.length })}</span>}
       </Group>
-      <ScrollArea.Autosize mah={340}>
-        <Table verticalSpacing={5}>
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th>{t('shelf.importing.place')}</Table.Th>
-              <Table.Th>{t('shelf.headers.name')}</Table.Th>
-              <Table.Th>{t('shelf.importing.verdict')}</Table.Th>
-              <Table.Th>{t('shelf.importing.reason')}</Table.Th>
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
-            {rows.slice(0, MOST_ROWS).map(({ index, name: item, verdict, reason }) => (
-              <Table.Tr key={index} data-verdict={verdict}>
-                <Table.Td>{index + 1}</Table.Td>
-                <Table.Td>{item}</Table.Td>
-                <Table.Td>{t(`shelf.importing.words.${verdict}`)}</Table.Td>
-                <Table.Td>{reason}</Table.Td>
-              </Table.Tr>
-            ))}
-          </Table.Tbody>
-        </Table>
-      </ScrollArea.Autosize>
+      <PlanTable rows={rows.slice(0, MOST_ROWS)} />
       {rows.length > MOST_ROWS && <p>{t('shelf.importing.more', { count: rows.length - MOST_ROWS })}</p>}
       <FormProblem error={take.error} />
       <Group>

@@ -20,6 +20,31 @@ interface Chosen {
   readonly opened: OpenedFile;
 }
 
+function DropFile({ onFile }: { readonly onFile: (file: File | null) => void }): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <div
+      className={classes['drop']}
+      onDragOver={(event) => {
+        event.preventDefault();
+      }}
+      onDrop={(event) => {
+        event.preventDefault();
+        onFile(event.dataTransfer.files[0] ?? null);
+      }}
+    >
+      <span>{t('shelf.importing.drop')}</span>
+      <FileButton accept={KINDS} onChange={onFile}>
+        {(props) => (
+          <Button variant="filled" {...props}>
+            {t('shelf.importing.choose')}
+          </Button>
+        )}
+      </FileButton>
+    </div>
+  );
+}
+
 /** Files of exercises and tunes come in here: what they hold is shown before anything is kept. */
 export function ImportPlace(): ReactElement {
   const { t } = useTranslation();
@@ -54,25 +79,7 @@ export function ImportPlace(): ReactElement {
         {t('shelf.importing.title')}
       </Title>
       <p className={classes['why']}>{t('shelf.importing.text')}</p>
-      <div
-        className={classes['drop']}
-        onDragOver={(event) => {
-          event.preventDefault();
-        }}
-        onDrop={(event) => {
-          event.preventDefault();
-          void take(event.dataTransfer.files[0] ?? null);
-        }}
-      >
-        <span>{t('shelf.importing.drop')}</span>
-        <FileButton accept={KINDS} onChange={(file) => void take(file)}>
-          {(props) => (
-            <Button variant="filled" {...props}>
-              {t('shelf.importing.choose')}
-            </Button>
-          )}
-        </FileButton>
-      </div>
+      <DropFile onFile={(file) => void take(file)} />
       {progress !== null && (
         <div className={classes['reading']}>
           <Progress value={progress * 100} aria-label={t('shelf.importing.reading')} flex={1} />

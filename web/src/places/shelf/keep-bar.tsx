@@ -1,12 +1,12 @@
-import { Button, Group, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import type { Exercise } from '@soft-lark/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
-import { ApiProblem } from '../../api/problem.ts';
 import type { ShelfExercise } from '../../api/shelf.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
+import { staleOf, StaleWrite } from '../../ui/stale-write.tsx';
 import { keepFor, type KeptFor } from './keep-exercise.ts';
 import type { Draft } from './use-draft.ts';
 import classes from './sheet.module.css';
@@ -20,6 +20,50 @@ interface KeepBarProps {
   readonly routineId: string | null;
 }
 
+interface Narrower {
+  readonly target: KeptFor;
+  readonly label: string;
+}
+
+/** Where a change may be kept besides the shelf: for the student in hand, for the routine the teacher came from. */
+function useNarrower(student: KeepBarProps['student'], routineId: string | null): readonly Narrower[] {
+  const { t } = useTranslation();
+  return [
+    ...(student
+      ? [
+          {
+            target: { kind: 'student', studentId: student.id } as const,
+            label: t('shelf.sheet.keepStudent', { name: student.name }),
+          },
+        ]
+      : []),
+    ...(routineId === null
+      ? []
+      : [{ target: { kind: 'routine', routineId } as const, label: t('shelf.sheet.keepRoutine') }]),
+  ];
+}
+
+interface CopyNameProps {
+  readonly name: string;
+  readonly onChange: (name: string) => void;
+}
+
+function CopyName({ name, onChange }: CopyNameProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <TextInput
+      w={230}
+      aria-label={t('shelf.sheet.copyName')}
+      placeholder={t('shelf.sheet.copyName')}
+      maxLength={120}
+      value={name}
+      onChange={({ currentTarget }) => {
+        onChange(currentTarget.value);
+      }}
+    />
+  );
+}
+
 /** Asks where a change belongs: to this routine, this student or the shelf; nothing is kept before. */
 export function KeepBar({ draft, stored, student, routineId }: KeepBarProps): ReactElement {
   const { t } = useTranslation();
@@ -27,10 +71,10 @@ export function KeepBar({ draft, stored, student, routineId }: KeepBarProps): Re
   const queries = useQueryClient();
   const isNew = stored === null;
   const isShipped = stored !== null && stored.own === undefined;
-  const [name, setName] = useState<string>();
+  const [name, setName] = useState('');
   const keep = useMutation({
     mutationFn: ({ target, over }: { readonly target: KeptFor; readonly over?: number }) => {
-      const named: Exercise = name?.trim() ? { ...draft.exercise, name: name.trim() } : draft.exercise;
+      const named: Exercise = name.trim() !== '' ? { ...draft.exercise, name: name.trim() } : draft.exercise;
       return keepFor(target, named, stored, over);
     },
     onSuccess: async (kept) => {
@@ -39,35 +83,22 @@ export function KeepBar({ draft, stored, student, routineId }: KeepBarProps): Re
       await navigate(`/shelf/${kept.id}`, { replace: true });
     },
   });
-  const stale =
-    keep.error instanceof ApiProblem && keep.error.code === 'STALE_WRITE'
-      ? (keep.error.current as ShelfExercise)
-      : null;
+  const stale = staleOf(keep.error) as ShelfExercise | null;
   const blocked = draft.error !== null || draft.problem !== null;
+  const narrower = useNarrower(student, routineId);
   if (stale)
     return (
-      <div className={classes['keep']} role="alert">
-        <p>{t('shelf.sheet.stale', { name: stale.name })}</p>
-        <Group>
-          <Button
-            onClick={() => {
-              draft.reset();
-              keep.reset();
-              void queries.invalidateQueries({ queryKey: ['exercises'] });
-            }}
-          >
-            {t('students.takeTheirs')}
-          </Button>
-          <Button
-            variant="filled"
-            onClick={() => {
-              keep.mutate({ target: { kind: 'shelf' }, ...(stale.own && { over: stale.own.version }) });
-            }}
-          >
-            {t('students.saveMine')}
-          </Button>
-        </Group>
-      </div>
+      <StaleWrite
+        text={t('shelf.sheet.stale', { name: stale.name })}
+        onTheirs={() => {
+          draft.reset();
+          keep.reset();
+          void queries.invalidateQueries({ queryKey: ['exercises'] });
+        }}
+        onMine={() => {
+          keep.mutate({ target: { kind: 'shelf' }, ...(stale.own && { over: stale.own.version }) });
+        }}
+      />
     );
   return (
     <div className={classes['keep']} role="region" aria-label={t('shelf.sheet.keepTitle')}>
@@ -77,18 +108,7 @@ export function KeepBar({ draft, stored, student, routineId }: KeepBarProps): Re
           (draft.error ? t('shelf.sheet.unread') : t(isShipped ? 'shelf.sheet.copies' : 'shelf.sheet.where'))}
         <FormProblem error={keep.error} />
       </span>
-      {isShipped && (
-        <TextInput
-          w={230}
-          aria-label={t('shelf.sheet.copyName')}
-          placeholder={t('shelf.sheet.copyName')}
-          maxLength={120}
-          value={name ?? ''}
-          onChange={({ currentTarget }) => {
-            setName(currentTarget.value);
-          }}
-        />
-      )}
+      {isShipped && <CopyName name={name} onChange={setName} />}
       <Button
         variant="filled"
         disabled={blocked}
@@ -99,26 +119,18 @@ export function KeepBar({ draft, stored, student, routineId }: KeepBarProps): Re
       >
         {t('shelf.sheet.keepShelf')}
       </Button>
-      {student && !isNew && (
-        <Button
-          disabled={blocked}
-          onClick={() => {
-            keep.mutate({ target: { kind: 'student', studentId: student.id } });
-          }}
-        >
-          {t('shelf.sheet.keepStudent', { name: student.name })}
-        </Button>
-      )}
-      {routineId !== null && !isNew && (
-        <Button
-          disabled={blocked}
-          onClick={() => {
-            keep.mutate({ target: { kind: 'routine', routineId } });
-          }}
-        >
-          {t('shelf.sheet.keepRoutine')}
-        </Button>
-      )}
+      {!isNew &&
+        narrower.map(({ target, label }) => (
+          <Button
+            key={target.kind}
+            disabled={blocked}
+            onClick={() => {
+              keep.mutate({ target });
+            }}
+          >
+            {label}
+          </Button>
+        ))}
       {!isNew && (
         <Button variant="subtle" onClick={draft.reset}>
           {t('settings.undo')}

@@ -22,14 +22,17 @@ interface PlaceFieldsProps {
   readonly names: readonly { readonly value: string; readonly label: string }[];
 }
 
-/** Where an exercise belongs: stage, load, level, register, noise, kit, for whom and what for. */
-export function PlaceFields({ exercise, change, goals, names }: PlaceFieldsProps): ReactElement {
+type FieldProps = Pick<PlaceFieldsProps, 'exercise' | 'change'>;
+
+interface ChoiceFieldProps<T extends string> extends FieldProps {
+  readonly name: 'stage' | 'level' | 'register' | 'noise';
+  readonly values: readonly T[];
+  readonly label: (value: T) => string;
+}
+
+function ChoiceField<T extends string>({ name, values, label, exercise, change }: ChoiceFieldProps<T>): ReactElement {
   const { t } = useTranslation();
-  const choice = <T extends string>(
-    name: 'stage' | 'level' | 'register' | 'noise',
-    values: readonly T[],
-    label: (value: T) => string,
-  ): ReactElement => (
+  return (
     <Select
       allowDeselect={false}
       label={t(`shelf.sheet.place.${name}`)}
@@ -40,29 +43,13 @@ export function PlaceFields({ exercise, change, goals, names }: PlaceFieldsProps
       }}
     />
   );
+}
+
+/** For whom it is and what for; nobody named means everybody. */
+function ForWhomFields({ exercise, change, goals, names }: PlaceFieldsProps): ReactElement {
+  const { t } = useTranslation();
   return (
-    <div className={classes['fields']}>
-      <TextInput
-        label={t('shelf.sheet.place.shortName')}
-        maxLength={14}
-        value={exercise.shortName}
-        onChange={({ currentTarget }) => {
-          change({ shortName: currentTarget.value });
-        }}
-      />
-      {choice('stage', STAGES, (value) => t(`stages.${value}`))}
-      {choice('level', LEVELS, (value) => t(`shelf.levels.${value}`))}
-      {choice('register', REGISTERS, (value) => t(`shelf.registers.${value}`))}
-      {choice('noise', NOISES, (value) => t(`shelf.noises.${value}`))}
-      <NumberInput
-        label={t('shelf.sheet.place.load')}
-        min={0}
-        max={5}
-        value={exercise.load}
-        onChange={(load) => {
-          if (typeof load === 'number') change({ load });
-        }}
-      />
+    <>
       <MultiSelect
         label={t('shelf.sheet.place.styles')}
         placeholder={exercise.styles.length === 0 ? t('shelf.sheet.all') : ''}
@@ -115,6 +102,38 @@ export function PlaceFields({ exercise, change, goals, names }: PlaceFieldsProps
           change({ needs });
         }}
       />
+    </>
+  );
+}
+
+/** Where an exercise belongs: stage, load, level, register, noise, kit, for whom and what for. */
+export function PlaceFields(props: PlaceFieldsProps): ReactElement {
+  const { t } = useTranslation();
+  const { exercise, change } = props;
+  return (
+    <div className={classes['fields']}>
+      <TextInput
+        label={t('shelf.sheet.place.shortName')}
+        maxLength={14}
+        value={exercise.shortName}
+        onChange={({ currentTarget }) => {
+          change({ shortName: currentTarget.value });
+        }}
+      />
+      <ChoiceField {...props} name="stage" values={STAGES} label={(value) => t(`stages.${value}`)} />
+      <ChoiceField {...props} name="level" values={LEVELS} label={(value) => t(`shelf.levels.${value}`)} />
+      <ChoiceField {...props} name="register" values={REGISTERS} label={(value) => t(`shelf.registers.${value}`)} />
+      <ChoiceField {...props} name="noise" values={NOISES} label={(value) => t(`shelf.noises.${value}`)} />
+      <NumberInput
+        label={t('shelf.sheet.place.load')}
+        min={0}
+        max={5}
+        value={exercise.load}
+        onChange={(load) => {
+          if (typeof load === 'number') change({ load });
+        }}
+      />
+      <ForWhomFields {...props} />
       <Switch
         label={t('shelf.sheet.place.extendsRange')}
         checked={exercise.extendsRange}

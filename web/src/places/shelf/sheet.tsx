@@ -1,15 +1,10 @@
-import { Anchor, Button, Title, TextInput } from '@mantine/core';
-import { IconPlayerPlay, IconPlayerStop } from '@tabler/icons-react';
+import { Anchor } from '@mantine/core';
 import { isStillWork, takesOverlay, type Exercise } from '@soft-lark/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useState, type ReactElement } from 'react';
+import { useMemo, useState, type ComponentProps, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
-import { archiveExercise, type Shelf, type ShelfExercise } from '../../api/shelf.queries.ts';
-import { KeyCap } from '../../ui/key-cap.tsx';
+import type { Shelf, ShelfExercise } from '../../api/shelf.queries.ts';
 import { useKeys } from '../../ui/use-keys.ts';
-import { AddToRoutine } from './add-to-routine.tsx';
-import { ExportMenu } from './export-menu.tsx';
 import { KeepBar } from './keep-bar.tsx';
 import { LearningForms } from './learning-forms.tsx';
 import { RelativesMap } from './relatives-map.tsx';
@@ -17,6 +12,7 @@ import { KindOfWork } from './kind-of-work.tsx';
 import { SheetCourse, SheetGlide } from './sheet-course.tsx';
 import { SheetFacts } from './sheet-facts.tsx';
 import { SheetForm } from './sheet-form.tsx';
+import { NameField, SheetHead } from './sheet-head.tsx';
 import { SheetPlace } from './sheet-place.tsx';
 import { SheetTune } from './sheet-tune.tsx';
 import { Block, SheetWords } from './sheet-words.tsx';
@@ -32,10 +28,24 @@ interface SheetProps {
   readonly shelf: Shelf;
 }
 
+/** A keystroke in the pattern changes neither what is said nor the relatives; they are not drawn again for it. */
+function useSteadyParts(exercise: Exercise): {
+  readonly words: ComponentProps<typeof SheetWords>['exercise'];
+  readonly relations: ComponentProps<typeof RelativesMap>['exercise'];
+} {
+  const { cues, watchFor, manners, senseCheck, learnt, cautions, relatives, id, name } = exercise;
+  const hasOverlays = takesOverlay(exercise);
+  const words = useMemo(
+    () => ({ cues, watchFor, manners, senseCheck, learnt, cautions, takesOverlay: hasOverlays }),
+    [cues, watchFor, manners, senseCheck, learnt, cautions, hasOverlays],
+  );
+  const relations = useMemo(() => ({ id, name, relatives }), [id, name, relatives]);
+  return { words, relations };
+}
+
 /** The exercise sheet: the pattern with its pictures and its sound as it is typed, and everything said with it. */
 export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactElement {
   const { t } = useTranslation();
-  const queries = useQueryClient();
   const [address] = useSearchParams();
   const draft = useDraft(written);
   const { exercise, readable, pattern } = draft;
@@ -45,10 +55,6 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
   const { hear, sounding } = useHear();
   const isSounding = sounding?.exerciseId === readable.id;
   const [isEditing, setEditing] = useState(stored === null);
-  const archive = useMutation({
-    mutationFn: (isArchived: boolean) => archiveExercise(exercise.id, isArchived),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['exercises'] }),
-  });
   const tonic = firstTonic(placed);
   useKeys({
     place: 'everywhere',
@@ -58,71 +64,28 @@ export function Sheet({ exercise: written, stored, shelf }: SheetProps): ReactEl
       },
     },
   });
-  // A keystroke in the pattern changes neither what is said nor the relatives; they are not drawn again for it.
-  const { cues, watchFor, manners, senseCheck, learnt, cautions, relatives, id, name } = exercise;
-  const hasOverlays = takesOverlay(exercise);
-  const words = useMemo(
-    () => ({ cues, watchFor, manners, senseCheck, learnt, cautions, takesOverlay: hasOverlays }),
-    [cues, watchFor, manners, senseCheck, learnt, cautions, hasOverlays],
-  );
-  const relations = useMemo(() => ({ id, name, relatives }), [id, name, relatives]);
+  const { words, relations } = useSteadyParts(exercise);
   const student = placing.studentId && placing.name ? { id: placing.studentId, name: placing.name } : null;
   return (
     <>
       <Anchor component={Link} to="/shelf" className={classes['back'] ?? ''}>
         ← {t('shelf.back')}
       </Anchor>
-      <div className={classes['head']}>
-        <Title order={1} fz={32}>
-          {exercise.name}
-        </Title>
-        {stored?.own && <small>{t(stored.own.isArchived ? 'shelf.sheet.archived' : 'shelf.sheet.own')}</small>}
-        <Button
-          leftSection={isSounding ? <IconPlayerStop size={18} /> : <IconPlayerPlay size={18} />}
-          rightSection={<KeyCap>␣</KeyCap>}
-          disabled={pattern === null}
-          onClick={() => {
-            hear(readable, placed);
-          }}
-        >
-          {t(isSounding ? 'shelf.sheet.stop' : 'shelf.sheet.hear')}
-        </Button>
-        <ExportMenu exercise={readable} pattern={pattern} tonic={tonic} />
-        {stored && <AddToRoutine exerciseIds={[stored.id]} shelf={shelf} />}
-        {stored?.own && (
-          <Button
-            loading={archive.isPending}
-            onClick={() => {
-              archive.mutate(!stored.own?.isArchived);
-            }}
-          >
-            {t(stored.own.isArchived ? 'shelf.sheet.bringBack' : 'shelf.sheet.putAway')}
-          </Button>
-        )}
-        <Button
-          variant={isEditing ? 'default' : 'filled'}
-          onClick={() => {
-            setEditing(!isEditing);
-          }}
-        >
-          {t(isEditing ? 'shelf.sheet.done' : 'shelf.sheet.edit')}
-        </Button>
-      </div>
+      <SheetHead
+        draft={draft}
+        stored={stored}
+        shelf={shelf}
+        tonic={tonic}
+        isSounding={isSounding}
+        onHear={() => {
+          hear(readable, placed);
+        }}
+        isEditing={isEditing}
+        onEdit={setEditing}
+      />
       <p className={classes['why']}>{exercise.why}</p>
       <SheetFacts exercise={readable} shelf={shelf} />
-      {isEditing && (
-        <TextInput
-          className={classes['nameField'] ?? ''}
-          label={t('shelf.sheet.place.name')}
-          required
-          maxLength={120}
-          value={exercise.name}
-          error={exercise.name.trim() === '' ? t('shelf.sheet.place.noName') : undefined}
-          onChange={({ currentTarget }) => {
-            draft.change({ name: currentTarget.value });
-          }}
-        />
-      )}
+      {isEditing && <NameField draft={draft} />}
       {stored === null && <KindOfWork draft={draft} />}
       {work.kind === 'pattern' && <SheetTune draft={draft} work={work} tonic={tonic} sounding={sounding} />}
       {readable.work.kind === 'siren' && <SheetGlide work={readable.work} placed={placed} />}

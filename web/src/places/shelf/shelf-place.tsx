@@ -19,6 +19,30 @@ import { useFound } from './use-found.ts';
 import { usePlaced } from './use-placed.ts';
 import classes from './shelf.module.css';
 
+interface ShelfHeadProps {
+  readonly count: number;
+  /** The student in hand. */
+  readonly name: string | null | undefined;
+}
+
+function ShelfHead({ count, name }: ShelfHeadProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <div className={classes['heading']}>
+      <Title order={1} fz={32}>
+        {t('shelf.heading', { count })}
+      </Title>
+      <p>{name ? t('shelf.for', { name }) : t('shelf.nobody')}</p>
+      <Button component={Link} to="/shelf/import">
+        {t('shelf.import')}
+      </Button>
+      <Button variant="filled" component={Link} to="/shelf/new">
+        {t('shelf.add')}
+      </Button>
+    </div>
+  );
+}
+
 /** The shelf: every exercise, found by letters, stage and whatever else it is narrowed by. */
 export function ShelfPlace(): ReactElement {
   const { t } = useTranslation();
@@ -39,18 +63,7 @@ export function ShelfPlace(): ReactElement {
   if (!shelf.data) return <Shape rows={9} height={42} />;
   return (
     <>
-      <div className={classes['heading']}>
-        <Title order={1} fz={32}>
-          {t('shelf.heading', { count: found.length })}
-        </Title>
-        <p>{placing.name ? t('shelf.for', { name: placing.name }) : t('shelf.nobody')}</p>
-        <Button component={Link} to="/shelf/import">
-          {t('shelf.import')}
-        </Button>
-        <Button variant="filled" component={Link} to="/shelf/new">
-          {t('shelf.add')}
-        </Button>
-      </div>
+      <ShelfHead count={found.length} name={placing.name} />
       <div className={classes['asks']}>
         <TextInput
           className={classes['search'] ?? ''}

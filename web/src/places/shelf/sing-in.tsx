@@ -10,7 +10,15 @@ import {
   type PlayedNote,
   type WrittenPattern,
 } from '@soft-lark/core';
-import { useEffect, useEffectEvent, useRef, useState, type ReactElement } from 'react';
+import {
+  useEffect,
+  useEffectEvent,
+  useRef,
+  useState,
+  type Dispatch,
+  type ReactElement,
+  type SetStateAction,
+} from 'react';
 import { useTranslation } from 'react-i18next';
 import { startMicrophone } from '../../listening/microphone.ts';
 import { MidiError, startMidiKeys } from '../../listening/midi-keys.ts';
@@ -35,13 +43,13 @@ interface SingInProps {
   readonly onPattern: (written: WrittenPattern) => void;
 }
 
-/** Sing or play a tune in: what was heard becomes pattern text, to the beat, in degrees; the text can be corrected after. */
-export function SingIn({ tempo, mode, onPattern }: SingInProps): ReactElement {
-  const { t } = useTranslation();
-  const [way, setWay] = useState<Way>('keys');
-  const [notes, setNotes] = useState<readonly PlayedNote[]>([]);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [simulated, setSimulated] = useState<SimulatedMidi | null>(null);
+/** What comes in from keyboard or microphone, as notes. */
+function useNotesIn(
+  way: Way,
+  simulated: SimulatedMidi | null,
+  setNotes: Dispatch<SetStateAction<readonly PlayedNote[]>>,
+  setTrouble: (trouble: string) => void,
+): { readonly add: (midi: number) => void; readonly afresh: () => void } {
   const frames = useRef<PitchFrame[]>([]);
   const add = (midi: number): void => {
     setNotes((before) => [...before, { midi, startSeconds: performance.now() / 1000 }]);
@@ -71,7 +79,22 @@ export function SingIn({ tempo, mode, onPattern }: SingInProps): ReactElement {
       isOver = true;
       stop?.();
     };
-  }, [way, simulated]);
+  }, [way, simulated, setTrouble]);
+  const afresh = (): void => {
+    frames.current = [];
+    setNotes([]);
+  };
+  return { add, afresh };
+}
+
+/** Sing or play a tune in: what was heard becomes pattern text, to the beat, in degrees; the text can be corrected after. */
+export function SingIn({ tempo, mode, onPattern }: SingInProps): ReactElement {
+  const { t } = useTranslation();
+  const [way, setWay] = useState<Way>('keys');
+  const [notes, setNotes] = useState<readonly PlayedNote[]>([]);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [simulated, setSimulated] = useState<SimulatedMidi | null>(null);
+  const { add, afresh } = useNotesIn(way, simulated, setNotes, setTrouble);
   const press = (midi: number): void => {
     void playNote(midi);
     if (simulated && way === 'midi') simulated.press(midi);
@@ -128,13 +151,7 @@ export function SingIn({ tempo, mode, onPattern }: SingInProps): ReactElement {
         <Button variant="filled" disabled={notes.length === 0} onClick={take}>
           {t('shelf.sheet.singTake')}
         </Button>
-        <Button
-          disabled={notes.length === 0}
-          onClick={() => {
-            frames.current = [];
-            setNotes([]);
-          }}
-        >
+        <Button disabled={notes.length === 0} onClick={afresh}>
           {t('shelf.sheet.singAfresh')}
         </Button>
       </Group>

@@ -24,34 +24,14 @@ const FIGURES: readonly { readonly name: Figure; readonly min: number; readonly 
   { name: 'restBeats', min: 0, max: 16 },
 ];
 
-/** Mode, tempo, placement and travel of a pattern, with a small picture of what placement and travel do. */
-export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
+/** Where the first key lies, by rule and distance, or by the note for each voice. */
+function PlacementFields({
+  placement,
+  change,
+}: Pick<SoundFieldsProps, 'change'> & Pick<PatternWork, 'placement'>): ReactElement {
   const { t } = useTranslation();
-  const { tempo, placement } = work;
   return (
-    <div className={classes['sound']}>
-      <Select
-        allowDeselect={false}
-        label={t('shelf.sheet.mode')}
-        data={(Object.keys(MODES) as Mode[]).map((value) => ({ value, label: t(`shelf.modes.${value}`) }))}
-        value={work.mode}
-        onChange={(value) => {
-          if (value) change({ mode: value });
-        }}
-      />
-      {(['learn', 'usual', 'fast'] as const).map((name) => (
-        <NumberInput
-          key={name}
-          label={t(`shelf.sheet.tempos.${name}`)}
-          min={20}
-          max={300}
-          value={tempo[name] ?? ''}
-          onChange={(value) => {
-            if (typeof value === 'number') change({ tempo: { ...tempo, [name]: value } });
-            else if (name !== 'usual') change({ tempo: { usual: tempo.usual } });
-          }}
-        />
-      ))}
+    <>
       <Select
         allowDeselect={false}
         label={t('shelf.sheet.placement')}
@@ -83,6 +63,57 @@ export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
           }}
         />
       )}
+    </>
+  );
+}
+
+/** Other syllables low, in the middle and high. */
+function SyllablesAtFields({ work, change }: SoundFieldsProps): readonly ReactElement[] {
+  const { t } = useTranslation();
+  return ZONES.map((zone) => (
+    <TextInput
+      key={zone}
+      label={t(`shelf.sheet.syllablesAt.${zone}`)}
+      placeholder={work.syllables}
+      value={work.syllablesAt[zone] ?? ''}
+      onChange={({ currentTarget }) => {
+        const others = Object.fromEntries(Object.entries(work.syllablesAt).filter(([name]) => name !== zone));
+        const text = currentTarget.value;
+        change({ syllablesAt: { ...others, ...(text !== '' && { [zone]: text }) } });
+      }}
+    />
+  ));
+}
+
+/** Mode, tempo, placement and travel of a pattern, with a small picture of what placement and travel do. */
+export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
+  const { t } = useTranslation();
+  const { tempo } = work;
+  return (
+    <div className={classes['sound']}>
+      <Select
+        allowDeselect={false}
+        label={t('shelf.sheet.mode')}
+        data={(Object.keys(MODES) as Mode[]).map((value) => ({ value, label: t(`shelf.modes.${value}`) }))}
+        value={work.mode}
+        onChange={(value) => {
+          if (value) change({ mode: value });
+        }}
+      />
+      {(['learn', 'usual', 'fast'] as const).map((name) => (
+        <NumberInput
+          key={name}
+          label={t(`shelf.sheet.tempos.${name}`)}
+          min={20}
+          max={300}
+          value={tempo[name] ?? ''}
+          onChange={(value) => {
+            if (typeof value === 'number') change({ tempo: { ...tempo, [name]: value } });
+            else if (name !== 'usual') change({ tempo: { usual: tempo.usual } });
+          }}
+        />
+      ))}
+      <PlacementFields placement={work.placement} change={change} />
       <Select
         allowDeselect={false}
         label={t('shelf.sheet.travel')}
@@ -107,19 +138,7 @@ export function SoundFields({ work, change }: SoundFieldsProps): ReactElement {
           }}
         />
       ))}
-      {ZONES.map((zone) => (
-        <TextInput
-          key={zone}
-          label={t(`shelf.sheet.syllablesAt.${zone}`)}
-          placeholder={work.syllables}
-          value={work.syllablesAt[zone] ?? ''}
-          onChange={({ currentTarget }) => {
-            const others = Object.fromEntries(Object.entries(work.syllablesAt).filter(([name]) => name !== zone));
-            const text = currentTarget.value;
-            change({ syllablesAt: { ...others, ...(text !== '' && { [zone]: text }) } });
-          }}
-        />
-      ))}
+      <SyllablesAtFields work={work} change={change} />
       <CarryFields work={work} change={change} />
       <MarkFields work={work} change={change} />
       <TextInput

@@ -1,4 +1,4 @@
-import { Button, MultiSelect, Select, TagsInput, TextInput } from '@mantine/core';
+import { Button, type ComboboxItem, MultiSelect, Select, TagsInput, TextInput } from '@mantine/core';
 import { APPROACH_CHOICES, CUE_PLACES, PULLS, type Cue, type Exercise } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -13,21 +13,20 @@ interface WordFieldsProps {
   readonly change: (change: Partial<Exercise>) => void;
 }
 
-/** The words of an exercise: cues by height and approach, what to watch for, how it is learnt, what to heed. */
-export function WordFields({ exercise, change }: WordFieldsProps): ReactElement {
+interface CueFieldsProps extends Pick<WordFieldsProps, 'change'> {
+  readonly cues: readonly Cue[];
+  /** Answers of an approach a cue may belong to. */
+  readonly answers: readonly ComboboxItem[];
+}
+
+/** Each cue with where it is said and for which approach. */
+function CueFields({ cues, answers, change }: CueFieldsProps): ReactElement {
   const { t } = useTranslation();
-  const { cues, watchFor, manners, cautions } = exercise;
-  const pulls = PULLS.map((value) => {
-    const [question = '', choice = ''] = value.split('=');
-    const label = `${t(`approach.${question as 'chin'}.question`)}: ${t(`approach.${question}.${choice}` as 'approach.chin.level')}`;
-    return { value, label, question };
-  });
-  const answers = pulls.filter(({ question }) => Object.hasOwn(APPROACH_CHOICES, question));
   const setCue = (index: number, cue: Cue): void => {
     change({ cues: replaced(cues, index, cue) });
   };
   return (
-    <div className={classes['words']}>
+    <>
       <h3>{t('shelf.cues')}</h3>
       {cues.map((cue, index) => (
         <div key={index} className={classes['cueRow']}>
@@ -77,6 +76,23 @@ export function WordFields({ exercise, change }: WordFieldsProps): ReactElement 
       >
         {t('shelf.sheet.addCue')}
       </Button>
+    </>
+  );
+}
+
+/** The words of an exercise: cues by height and approach, what to watch for, how it is learnt, what to heed. */
+export function WordFields({ exercise, change }: WordFieldsProps): ReactElement {
+  const { t } = useTranslation();
+  const { cues, watchFor, manners, cautions } = exercise;
+  const pulls = PULLS.map((value) => {
+    const [question = '', choice = ''] = value.split('=');
+    const label = `${t(`approach.${question as 'chin'}.question`)}: ${t(`approach.${question}.${choice}` as 'approach.chin.level')}`;
+    return { value, label, question };
+  });
+  const answers = pulls.filter(({ question }) => Object.hasOwn(APPROACH_CHOICES, question));
+  return (
+    <div className={classes['words']}>
+      <CueFields cues={cues} answers={answers} change={change} />
       <WatchFields watchFor={watchFor} change={change} />
       <TagsInput
         label={t('shelf.sheet.manners')}

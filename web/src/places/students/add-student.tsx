@@ -52,6 +52,27 @@ function voiceOf(values: Values, today: string): Student['voice'] {
   };
 }
 
+interface AddButtonsProps {
+  readonly isPending: boolean;
+  readonly onCancel: () => void;
+  readonly onDraft: () => void;
+}
+
+function AddButtons({ isPending, onCancel, onDraft }: AddButtonsProps): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <Group justify="flex-end">
+      <Button onClick={onCancel}>{t('app.cancel')}</Button>
+      <Button type="submit" loading={isPending}>
+        {t('students.addAndOpen')}
+      </Button>
+      <Button variant="filled" loading={isPending} onClick={onDraft}>
+        {t('students.addAndDraft')}
+      </Button>
+    </Group>
+  );
+}
+
 /** A student in under a minute: a name and a voice type; the rest can wait. */
 export function AddStudent({ isOpen, onClose, onAdded }: AddStudentProps): ReactElement {
   const { t } = useTranslation();
@@ -114,23 +135,15 @@ export function AddStudent({ isOpen, onClose, onAdded }: AddStudentProps): React
             {t('students.addHint')}
           </Text>
           <FormProblem error={add.error ?? noDraft} />
-          <Group justify="flex-end">
-            <Button onClick={onClose}>{t('app.cancel')}</Button>
-            <Button type="submit" loading={add.isPending}>
-              {t('students.addAndOpen')}
-            </Button>
-            <Button
-              variant="filled"
-              loading={add.isPending}
-              onClick={() => {
-                form.onSubmit((values) => {
-                  add.mutate({ values, then: draftFor });
-                })();
-              }}
-            >
-              {t('students.addAndDraft')}
-            </Button>
-          </Group>
+          <AddButtons
+            isPending={add.isPending}
+            onCancel={onClose}
+            onDraft={() => {
+              form.onSubmit((values) => {
+                add.mutate({ values, then: draftFor });
+              })();
+            }}
+          />
         </Stack>
       </form>
     </Modal>

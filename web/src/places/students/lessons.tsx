@@ -16,28 +16,96 @@ import classes from './students.module.css';
 
 const DAYS = ['1', '2', '3', '4', '5', '6', '7'] as const;
 
+function useWordsOf(): (lesson: Lesson) => string {
+  const { t } = useTranslation();
+  return ({ weekday, startsAt }) => `${t(`weekdays.${String(weekday) as '1'}`)}, ${timeText(startsAt)}`;
+}
+
+/** Whom a lesson meets in the week, in words; empty where it meets nobody. */
+function useMeets(slot: Pick<Lesson, 'weekday' | 'startsAt' | 'minutes'>): string {
+  const { t } = useTranslation();
+  const all = useQuery(lessonsQuery).data ?? [];
+  const students = useQuery(studentsQuery).data ?? [];
+  const { mayShow } = useShown();
+  const met = slot.startsAt === '' ? [] : overlapping(slot, all);
+  return met
+    .map((lesson) =>
+      t('students.overlap', {
+        name: mayShow(lesson.studentId)
+          ? students.find(({ id }) => id === lesson.studentId)?.name
+          : t('students.someoneElse'),
+        time: timeText(lesson.startsAt),
+      }),
+    )
+    .join(' ');
+}
+
+interface SlotFieldsProps {
+  readonly weekday: string;
+  readonly startsAt: string;
+  readonly minutes: number;
+  readonly onWeekday: (weekday: string) => void;
+  readonly onStartsAt: (startsAt: string) => void;
+  readonly onMinutes: (minutes: number) => void;
+}
+
+function SlotFields({ weekday, startsAt, minutes, onWeekday, onStartsAt, onMinutes }: SlotFieldsProps): ReactElement {
+  const { t } = useTranslation();
+  const session = useQuery(sessionQuery).data;
+  return (
+    <>
+      <Select
+        w={130}
+        label={t('students.weekday')}
+        data={DAYS.map((day) => ({ value: day, label: t(`weekdays.${day}`) }))}
+        value={weekday}
+        onChange={(day) => {
+          if (day) onWeekday(day);
+        }}
+      />
+      <TimePicker
+        w={136}
+        format={session?.clock === '12' ? '12h' : '24h'}
+        label={t('students.time')}
+        hoursInputLabel={t('students.hours')}
+        minutesInputLabel={t('students.minutesOfHour')}
+        amPmInputLabel={t('students.halfOfDay')}
+        value={startsAt}
+        onChange={(time) => {
+          onStartsAt(time.slice(0, 5));
+        }}
+      />
+      <NumberInput
+        w={84}
+        label={t('students.minutes')}
+        min={5}
+        max={240}
+        value={minutes}
+        onChange={(value) => {
+          if (typeof value === 'number') onMinutes(value);
+        }}
+      />
+    </>
+  );
+}
+
 /** The weekly lessons of a student. */
 export function Lessons({ studentId }: { readonly studentId: string }): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
   const all = useQuery(lessonsQuery).data ?? [];
   const lessons = all.filter((lesson) => lesson.studentId === studentId);
-  const students = useQuery(studentsQuery).data ?? [];
-  const session = useQuery(sessionQuery).data;
-  const { mayShow } = useShown();
   const [weekday, setWeekday] = useState<string>('1');
   const [startsAt, setStartsAt] = useState('15:00');
   const [minutes, setMinutes] = useState(30);
-  const wordsOf = (lesson: Lesson): string =>
-    `${t(`weekdays.${String(lesson.weekday) as '1'}`)}, ${timeText(lesson.startsAt)}`;
+  const slot = { weekday: Number(weekday), startsAt, minutes };
+  const wordsOf = useWordsOf();
+  const meets = useMeets(slot);
   const onSuccess = (): void => {
     void queries.invalidateQueries({ queryKey: lessonsQuery.queryKey });
     void queries.invalidateQueries({ queryKey: ['today'] });
   };
-  const add = useMutation({
-    mutationFn: () => addLesson({ id: v7(), studentId, weekday: Number(weekday), startsAt, minutes }),
-    onSuccess,
-  });
+  const add = useMutation({ mutationFn: () => addLesson({ id: v7(), studentId, ...slot }), onSuccess });
   const bringBack = useMutation({ mutationFn: addLesson, onSuccess });
   const remove = useMutation({
     mutationFn: ({ id }: Lesson) => removeLesson(id),
@@ -52,15 +120,6 @@ export function Lessons({ studentId }: { readonly studentId: string }): ReactEle
       });
     },
   });
-  const slot = { weekday: Number(weekday), startsAt, minutes };
-  const meets = (startsAt === '' ? [] : overlapping(slot, all)).map((lesson) =>
-    t('students.overlap', {
-      name: mayShow(lesson.studentId)
-        ? students.find(({ id }) => id === lesson.studentId)?.name
-        : t('students.someoneElse'),
-      time: timeText(lesson.startsAt),
-    }),
-  );
   return (
     <section className={classes['block']}>
       <h2>{t('students.lessons')}</h2>
@@ -82,36 +141,11 @@ export function Lessons({ studentId }: { readonly studentId: string }): ReactEle
         ))}
       </ul>
       <Group gap="xs" align="flex-end">
-        <Select
-          w={130}
-          label={t('students.weekday')}
-          data={DAYS.map((day) => ({ value: day, label: t(`weekdays.${day}`) }))}
-          value={weekday}
-          onChange={(day) => {
-            if (day) setWeekday(day);
-          }}
-        />
-        <TimePicker
-          w={136}
-          format={session?.clock === '12' ? '12h' : '24h'}
-          label={t('students.time')}
-          hoursInputLabel={t('students.hours')}
-          minutesInputLabel={t('students.minutesOfHour')}
-          amPmInputLabel={t('students.halfOfDay')}
-          value={startsAt}
-          onChange={(time) => {
-            setStartsAt(time.slice(0, 5));
-          }}
-        />
-        <NumberInput
-          w={84}
-          label={t('students.minutes')}
-          min={5}
-          max={240}
-          value={minutes}
-          onChange={(value) => {
-            if (typeof value === 'number') setMinutes(value);
-          }}
+        <SlotFields
+          {...{ weekday, startsAt, minutes }}
+          onWeekday={setWeekday}
+          onStartsAt={setStartsAt}
+          onMinutes={setMinutes}
         />
         <Button
           loading={add.isPending}
@@ -123,9 +157,9 @@ export function Lessons({ studentId }: { readonly studentId: string }): ReactEle
           {t('students.addLesson')}
         </Button>
       </Group>
-      {meets.length > 0 && (
+      {meets !== '' && (
         <p role="status" className={classes['overlap']}>
-          {meets.join(' ')}
+          {meets}
         </p>
       )}
       <FormProblem error={add.error ?? remove.error ?? bringBack.error} />

@@ -1,5 +1,5 @@
 import { neverSounded, type Limits, type ReferenceRange, type VoiceFile } from '@soft-lark/core';
-import { pitchScale, voiceSpan } from '../../flight/pitch-scale.ts';
+import { pitchScale, voiceSpan, type PitchScale } from '../../flight/pitch-scale.ts';
 import { writeNote } from '../../text/note-names.ts';
 
 export interface Bar {
@@ -43,31 +43,14 @@ export function apart(ys: readonly number[], gap: number): readonly number[] {
   return moved;
 }
 
-/** Lays reference, measured range, reach and today's limits out on one pitch scale. */
-export function layRuler(
+/** Today's and the measured ends always; the rest where there is room. */
+function layLabels(
   voice: VoiceFile,
   reference: ReferenceRange,
   limits: Limits,
-  height: number,
-  belt: number | null = null,
-): RulerShapes {
+  scale: PitchScale,
+): readonly RulerLabel[] {
   const span = voiceSpan(voice, reference);
-  const zones = neverSounded(voice);
-  const hard = [
-    { note: voice.hardFloor, side: 'floor' as const },
-    { note: voice.hardCeiling, side: 'ceiling' as const },
-  ].flatMap(({ note, side }) => (note === undefined ? [] : [{ note, side }]));
-  const all = [
-    reference.usual.low,
-    reference.usual.high,
-    span.reachLow,
-    span.reachHigh,
-    ...zones.flatMap(({ low, high }) => [low, high]),
-    ...hard.map(({ note }) => note),
-    ...(belt === null ? [] : [belt]),
-  ];
-  const scale = pitchScale(Math.min(...all) - 1, Math.max(...all) + 1, 14, height - 14);
-  const bar = (low: number, high: number): Bar => ({ top: scale.y(high), bottom: scale.y(low) });
   const always = [
     { midi: limits.ceiling, isToday: true },
     { midi: limits.floor, isToday: true },
@@ -93,6 +76,35 @@ export function layRuler(
     if (labels.every((other) => Math.abs(other.y - y) >= LABEL_GAP))
       labels.push({ y, text: writeNote(midi), isToday: false });
   }
+  return labels;
+}
+
+/** Lays reference, measured range, reach and today's limits out on one pitch scale. */
+export function layRuler(
+  voice: VoiceFile,
+  reference: ReferenceRange,
+  limits: Limits,
+  height: number,
+  belt: number | null = null,
+): RulerShapes {
+  const span = voiceSpan(voice, reference);
+  const zones = neverSounded(voice);
+  const hard = [
+    { note: voice.hardFloor, side: 'floor' as const },
+    { note: voice.hardCeiling, side: 'ceiling' as const },
+  ].flatMap(({ note, side }) => (note === undefined ? [] : [{ note, side }]));
+  const all = [
+    reference.usual.low,
+    reference.usual.high,
+    span.reachLow,
+    span.reachHigh,
+    ...zones.flatMap(({ low, high }) => [low, high]),
+    ...hard.map(({ note }) => note),
+    ...(belt === null ? [] : [belt]),
+  ];
+  const scale = pitchScale(Math.min(...all) - 1, Math.max(...all) + 1, 14, height - 14);
+  const bar = (low: number, high: number): Bar => ({ top: scale.y(high), bottom: scale.y(low) });
+  const labels = layLabels(voice, reference, limits, scale);
   const bridges = voice.bridges.map(({ low, high }) => ({
     y: scale.y((low + high) / 2),
     low: writeNote(low),

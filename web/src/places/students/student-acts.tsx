@@ -17,6 +17,54 @@ import { HomeLinks } from './home-links.tsx';
 import { RecipeList } from './recipe-list.tsx';
 import { RoutineFromFile } from './routine-from-file.tsx';
 
+interface MoreActsProps {
+  readonly id: string;
+  readonly onReadyMade: () => void;
+  readonly onLinks: () => void;
+  readonly onNew: () => void;
+}
+
+function MoreActs({ id, onReadyMade, onLinks, onNew }: MoreActsProps): ReactElement {
+  const { t } = useTranslation();
+  const { justStart } = useJustStart();
+  return (
+    <Menu position="bottom-end" width={240}>
+      <Menu.Target>
+        <Button rightSection={<IconChevronDown size={16} aria-hidden />}>{t('students.more')}</Button>
+      </Menu.Target>
+      <Menu.Dropdown>
+        <Menu.Item
+          component={Link}
+          to={`/students/${id}/check`}
+          leftSection={<IconRulerMeasure size={16} aria-hidden />}
+        >
+          {t('students.check')}
+        </Menu.Item>
+        <Menu.Item leftSection={<IconListDetails size={16} aria-hidden />} onClick={onReadyMade}>
+          {t('students.readyMade')}
+        </Menu.Item>
+        <Menu.Item leftSection={<IconHome size={16} aria-hidden />} onClick={onLinks}>
+          {t('home.links.open')}
+        </Menu.Item>
+        <Menu.Item component={Link} to={`/students/${id}/day`} leftSection={<IconCalendar size={16} aria-hidden />}>
+          {t('students.day.title')}
+        </Menu.Item>
+        <Menu.Item
+          leftSection={<IconMusic size={16} aria-hidden />}
+          onClick={() => {
+            justStart(id);
+          }}
+        >
+          {t('students.justStart')}
+        </Menu.Item>
+        <Menu.Item leftSection={<IconPlus size={16} aria-hidden />} onClick={onNew}>
+          {t('students.newRoutine')}
+        </Menu.Item>
+      </Menu.Dropdown>
+    </Menu>
+  );
+}
+
 interface StudentActsProps {
   readonly today: StudentToday;
   /** Opens the voice file for a change; nothing where it is not shown. */
@@ -29,7 +77,6 @@ export function StudentActs({ today, onEdit }: StudentActsProps): ReactElement {
   const navigate = useNavigate();
   const build = useNewRoutine();
   const draft = useDraftFor();
-  const { justStart } = useJustStart();
   const [isChoosing, setChoosing] = useState(false);
   const [isLinking, setLinking] = useState(false);
   const { id } = today.student;
@@ -39,55 +86,18 @@ export function StudentActs({ today, onEdit }: StudentActsProps): ReactElement {
   return (
     <Group gap={10} wrap="nowrap">
       {onEdit && <Button onClick={onEdit}>{t('students.edit')}</Button>}
-      <Menu position="bottom-end" width={240}>
-        <Menu.Target>
-          <Button rightSection={<IconChevronDown size={16} aria-hidden />}>{t('students.more')}</Button>
-        </Menu.Target>
-        <Menu.Dropdown>
-          <Menu.Item
-            component={Link}
-            to={`/students/${id}/check`}
-            leftSection={<IconRulerMeasure size={16} aria-hidden />}
-          >
-            {t('students.check')}
-          </Menu.Item>
-          <Menu.Item
-            leftSection={<IconListDetails size={16} aria-hidden />}
-            onClick={() => {
-              setChoosing(true);
-            }}
-          >
-            {t('students.readyMade')}
-          </Menu.Item>
-          <Menu.Item
-            leftSection={<IconHome size={16} aria-hidden />}
-            onClick={() => {
-              setLinking(true);
-            }}
-          >
-            {t('home.links.open')}
-          </Menu.Item>
-          <Menu.Item component={Link} to={`/students/${id}/day`} leftSection={<IconCalendar size={16} aria-hidden />}>
-            {t('students.day.title')}
-          </Menu.Item>
-          <Menu.Item
-            leftSection={<IconMusic size={16} aria-hidden />}
-            onClick={() => {
-              justStart(id);
-            }}
-          >
-            {t('students.justStart')}
-          </Menu.Item>
-          <Menu.Item
-            leftSection={<IconPlus size={16} aria-hidden />}
-            onClick={() => {
-              make();
-            }}
-          >
-            {t('students.newRoutine')}
-          </Menu.Item>
-        </Menu.Dropdown>
-      </Menu>
+      <MoreActs
+        id={id}
+        onReadyMade={() => {
+          setChoosing(true);
+        }}
+        onLinks={() => {
+          setLinking(true);
+        }}
+        onNew={() => {
+          make();
+        }}
+      />
       <Button
         variant="filled"
         loading={build.isPending || draft.isPending}

@@ -56,6 +56,18 @@ function Finding({ finding, plan }: { readonly finding: DayFinding; readonly pla
   }
 }
 
+function Findings({ plan }: { readonly plan: DayPlan }): ReactElement {
+  return (
+    <ul className={classes['findings']} role="status">
+      {plan.findings.map((finding, index) => (
+        <li key={index}>
+          <Finding finding={finding} plan={plan} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 interface BlockRowProps {
   readonly block: DayBlock;
   /** Moves it to a time of its own; nothing for what follows a performance anyway. */
@@ -95,6 +107,51 @@ function BlockRow({ block, onMove }: BlockRowProps): ReactElement {
 
 const MOVABLE: ReadonlySet<DayBlock['kind']> = new Set(['wake', 'build', 'ready']);
 
+interface DayActsProps {
+  readonly student: Student;
+  readonly day: TypedDay;
+  readonly plan: DayPlan;
+  /** Lets go of every block that was moved by hand. */
+  readonly onFree: () => void;
+}
+
+function DayActs({ student, day, plan, onFree }: DayActsProps): ReactElement {
+  const { t } = useTranslation();
+  const save = async (): Promise<void> => {
+    const entries = plan.blocks.map(({ id, kind, at, minutes }) => ({
+      ...{ id: `${student.id}-${day.date}-${id}`, version: 0, date: day.date, time: clockOf(at), minutes },
+      title: t('students.day.entry', { kind: t(`students.day.kinds.${kind}`) }),
+      description: t(`students.day.abouts.${kind}`),
+    }));
+    saveFile(
+      `${fileName(t('students.day.title'))}.ics`,
+      await calendarText(t('students.day.title'), entries),
+      'text/calendar',
+    );
+  };
+  return (
+    <Group gap={8}>
+      {Object.keys(day.held).length > 0 && <Button onClick={onFree}>{t('students.day.free')}</Button>}
+      <Button
+        leftSection={<IconPrinter size={17} aria-hidden />}
+        onClick={() => {
+          window.print();
+        }}
+      >
+        {t('students.day.print')}
+      </Button>
+      <Button
+        variant="filled"
+        leftSection={<IconCalendar size={17} aria-hidden />}
+        disabled={plan.blocks.length === 0}
+        onClick={() => void save()}
+      >
+        {t('students.day.save')}
+      </Button>
+    </Group>
+  );
+}
+
 /** The day of a performance: short blocks from waking to going on, what is fixed between them, a cool-down after. */
 export function StudentDay({ student }: { readonly student: Student }): ReactElement {
   const { t } = useTranslation();
@@ -111,18 +168,6 @@ export function StudentDay({ student }: { readonly student: Student }): ReactEle
     keep({ ...day, ...one });
   };
   const rows = [...fixedRows(wishes), ...plan.blocks].sort((one, other) => one.at - other.at);
-  const save = async (): Promise<void> => {
-    const entries = plan.blocks.map(({ id, kind, at, minutes }) => ({
-      ...{ id: `${student.id}-${day.date}-${id}`, version: 0, date: day.date, time: clockOf(at), minutes },
-      title: t('students.day.entry', { kind: t(`students.day.kinds.${kind}`) }),
-      description: t(`students.day.abouts.${kind}`),
-    }));
-    saveFile(
-      `${fileName(t('students.day.title'))}.ics`,
-      await calendarText(t('students.day.title'), entries),
-      'text/calendar',
-    );
-  };
   return (
     <div className={classes['day']}>
       <DayFields day={day} onChange={change} />
@@ -131,43 +176,16 @@ export function StudentDay({ student }: { readonly student: Student }): ReactEle
           <Title order={2} fz={21}>
             {t('students.day.title')}, {dayText(day.date)}
           </Title>
-          <Group gap={8}>
-            {Object.keys(day.held).length > 0 && (
-              <Button
-                onClick={() => {
-                  change({ held: {} });
-                }}
-              >
-                {t('students.day.free')}
-              </Button>
-            )}
-            <Button
-              leftSection={<IconPrinter size={17} aria-hidden />}
-              onClick={() => {
-                window.print();
-              }}
-            >
-              {t('students.day.print')}
-            </Button>
-            <Button
-              variant="filled"
-              leftSection={<IconCalendar size={17} aria-hidden />}
-              disabled={plan.blocks.length === 0}
-              onClick={() => void save()}
-            >
-              {t('students.day.save')}
-            </Button>
-          </Group>
+          <DayActs
+            student={student}
+            day={day}
+            plan={plan}
+            onFree={() => {
+              change({ held: {} });
+            }}
+          />
         </header>
-        {plan.findings.length > 0 && (
-          <ul className={classes['findings']} role="status">
-            {plan.findings.map((finding, index) => (
-              <li key={index}>
-                <Finding finding={finding} plan={plan} />
-              </li>
-            ))}
-          </ul>
-        )}
+        {plan.findings.length > 0 && <Findings plan={plan} />}
         <ol>
           {rows.map((row) =>
             'kind' in row ? (

@@ -38,6 +38,28 @@ function Row({ row: { row, name, voice, problems } }: { readonly row: StudentRow
   );
 }
 
+function Rows({ rows }: { readonly rows: readonly StudentRow[] }): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <ScrollArea.Autosize mah={420} viewportProps={{ tabIndex: 0 }}>
+      <Table verticalSpacing={6} stickyHeader className={classes['rows'] ?? ''}>
+        <Table.Thead>
+          <Table.Tr>
+            {(['row', 'column.name', 'column.voice', 'range', 'outcome'] as const).map((head) => (
+              <Table.Th key={head}>{t(`students.table.${head}`)}</Table.Th>
+            ))}
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {rows.map((row) => (
+            <Row key={row.row} row={row} />
+          ))}
+        </Table.Tbody>
+      </Table>
+    </ScrollArea.Autosize>
+  );
+}
+
 /** What the rows would be as students, what is wrong with the rest, and the one press that adds them. */
 export function TablePreview({ cells, columns }: TablePreviewProps): ReactElement {
   const { t } = useTranslation();
@@ -90,22 +112,7 @@ export function TablePreview({ cells, columns }: TablePreviewProps): ReactElemen
   return (
     <section aria-label={t('students.table.preview')}>
       <h2>{t('students.table.preview')}</h2>
-      <ScrollArea.Autosize mah={420} viewportProps={{ tabIndex: 0 }}>
-        <Table verticalSpacing={6} stickyHeader className={classes['rows'] ?? ''}>
-          <Table.Thead>
-            <Table.Tr>
-              {(['row', 'column.name', 'column.voice', 'range', 'outcome'] as const).map((head) => (
-                <Table.Th key={head}>{t(`students.table.${head}`)}</Table.Th>
-              ))}
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
-            {outcome.map((row) => (
-              <Row key={row.row} row={row} />
-            ))}
-          </Table.Tbody>
-        </Table>
-      </ScrollArea.Autosize>
+      <Rows rows={outcome} />
       <FormProblem error={add.error} />
       <p className={classes['about']}>
         {left > 0 && t('students.table.left', { count: left })} {t('students.table.measured')}

@@ -5,32 +5,16 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useBeforeUnload, useBlocker } from 'react-router';
 import { rulesFor } from '../../api/lay.ts';
-import { ApiProblem } from '../../api/problem.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { changeStudent, studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
+import { staleOf, StaleWrite } from '../../ui/stale-write.tsx';
 import { PairRows } from './pair-rows.tsx';
 import { Unsaved } from './unsaved.tsx';
 import { KindGroup, LimitsGroup, RangeGroup, WordsGroup } from './voice-form-groups.tsx';
 import { VoiceDecisions } from './voice-decisions.tsx';
 import { fileOf, unreadable, valuesOf, whatApplies, type VoiceValues } from './voice-form.values.ts';
 import classes from './students.module.css';
-
-/** The file was changed in another window meanwhile: theirs is taken, or this one is saved over it. */
-function StaleCard({ onTheirs, onMine }: { readonly onTheirs: () => void; readonly onMine: () => void }): ReactElement {
-  const { t } = useTranslation();
-  return (
-    <div className={classes['stale']} role="alert">
-      <p>{t('students.kept')}</p>
-      <Group>
-        <Button onClick={onTheirs}>{t('students.takeTheirs')}</Button>
-        <Button variant="filled" onClick={onMine}>
-          {t('students.saveMine')}
-        </Button>
-      </Group>
-    </div>
-  );
-}
 
 interface SaveBarProps {
   readonly isBad: boolean;
@@ -89,8 +73,7 @@ export function VoiceForm({
   useBeforeUnload((event) => {
     if (form.isDirty()) event.preventDefault();
   });
-  const stale =
-    save.error instanceof ApiProblem && save.error.code === 'STALE_WRITE' ? (save.error.current as Student) : null;
+  const stale = staleOf(save.error) as Student | null;
   const applies = whatApplies(form.values, rules);
   const bad = unreadable(form.values);
   return (
@@ -100,7 +83,8 @@ export function VoiceForm({
       })}
     >
       {stale && (
-        <StaleCard
+        <StaleWrite
+          text={t('students.kept')}
           onTheirs={() => {
             queries.setQueryData(key, (old) => old && { ...old, student: stale });
             onDone();
