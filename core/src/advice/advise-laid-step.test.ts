@@ -157,7 +157,11 @@ describe('what to do differently from last time', () => {
     (id) => CONTEXT.exercises.has(id),
   );
   const steps = layRoutine(
-    ['hum-on-the-chord', 'lip-trill-on-five', ...ids, 'falling-hum'].map((id) => ({ id, exerciseId: id, settings: {} })),
+    ['hum-on-the-chord', 'lip-trill-on-five', ...ids, 'falling-hum'].map((id) => ({
+      id,
+      exerciseId: id,
+      settings: {},
+    })),
     CONTEXT,
   ).steps;
   const after = (marks: Run['marks']): readonly Run[] => [...TWO, run('2026-11-20', { marks })];
