@@ -1,18 +1,19 @@
 import {
-  ActionIcon,
-  Autocomplete,
-  Button,
   createTheme,
-  Menu,
-  Modal,
-  MultiSelect,
-  Select,
-  Tabs,
-  TagsInput,
+  type ActionIconProps,
+  type AutocompleteProps,
+  type ButtonProps,
   type CSSVariablesResolver,
   type MantineColorsTuple,
   type MantineThemeOverride,
+  type MenuProps,
+  type ModalProps,
+  type MultiSelectProps,
+  type SelectProps,
+  type TabsProps,
+  type TagsInputProps,
 } from '@mantine/core';
+import type { CSSProperties } from 'react';
 
 const plum: MantineColorsTuple = [
   '#f7eff4',
@@ -103,6 +104,14 @@ const dark: MantineColorsTuple = [
 /** A list that is not open is not drawn: a bench has seven of them, a sheet one of every exercise there is. */
 const LIST = { keepMounted: false, transitionProps: { duration: 80 } };
 
+interface Defaults<Props> {
+  readonly defaultProps: Partial<Props>;
+  readonly styles?: Readonly<Record<string, CSSProperties>>;
+}
+
+/** How a component is where nothing else is said. The component itself is not taken along: the first page draws few. */
+const like = <Props>(defaults: Defaults<Props>): Defaults<Props> => defaults;
+
 /** Pixels a menu has even where there is less room: three rows. */
 const LEAST_MENU = 132;
 
@@ -126,17 +135,17 @@ export const themeWith = (words: { readonly close: string }): MantineThemeOverri
     shadows: { xs: 'none', sm: 'none', md: 'none', lg: 'none', xl: 'none' },
     cursorType: 'pointer',
     components: {
-      Button: Button.extend({
+      Button: like<ButtonProps>({
         defaultProps: { variant: 'default', size: 'md' },
         // A word is never cut by a button that was squeezed; what holds the buttons wraps instead.
         styles: { root: { fontWeight: 500 }, label: { overflow: 'visible' } },
       }),
-      ActionIcon: ActionIcon.extend({ defaultProps: { variant: 'subtle', color: 'gray', size: 'lg' } }),
-      Select: Select.extend({ defaultProps: { allowDeselect: false, comboboxProps: LIST } }),
-      MultiSelect: MultiSelect.extend({ defaultProps: { comboboxProps: LIST } }),
-      TagsInput: TagsInput.extend({ defaultProps: { comboboxProps: LIST } }),
-      Autocomplete: Autocomplete.extend({ defaultProps: { comboboxProps: LIST } }),
-      Modal: Modal.extend({
+      ActionIcon: like<ActionIconProps>({ defaultProps: { variant: 'subtle', color: 'gray', size: 'lg' } }),
+      Select: like<SelectProps>({ defaultProps: { allowDeselect: false, comboboxProps: LIST } }),
+      MultiSelect: like<MultiSelectProps>({ defaultProps: { comboboxProps: LIST } }),
+      TagsInput: like<TagsInputProps>({ defaultProps: { comboboxProps: LIST } }),
+      Autocomplete: like<AutocompleteProps>({ defaultProps: { comboboxProps: LIST } }),
+      Modal: like<ModalProps>({
         defaultProps: {
           centered: true,
           // The library makes a header of it, which would be a second banner of the page.
@@ -149,7 +158,7 @@ export const themeWith = (words: { readonly close: string }): MantineThemeOverri
         },
       }),
       // In place, so that a menu belongs to the landmark it is opened in.
-      Menu: Menu.extend({
+      Menu: like<MenuProps>({
         defaultProps: {
           withinPortal: false,
           withInitialFocusPlaceholder: false,
@@ -168,7 +177,7 @@ export const themeWith = (words: { readonly close: string }): MantineThemeOverri
         },
         styles: { dropdown: { overflowY: 'auto' } },
       }),
-      Tabs: Tabs.extend({ defaultProps: { color: 'plum' } }),
+      Tabs: like<TabsProps>({ defaultProps: { color: 'plum' } }),
     },
   });
 

@@ -1,6 +1,6 @@
 import { Button, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactElement } from 'react';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate, useSearchParams } from 'react-router';
 import { openDemo, takeSession, type Session, type SessionWithCodes } from '../../api/session.queries.ts';
@@ -8,12 +8,15 @@ import { markSignedIn } from '../../api/signed-out.ts';
 import { Brand } from '../../shell/brand.tsx';
 import benchPicture from './bench.jpg';
 import { FormProblem } from '../../ui/form-problem.tsx';
-import { NewCodes } from './new-codes.tsx';
-import { RecoverForm } from './recover-form.tsx';
 import { SignInForm } from '../../shell/sign-in-form.tsx';
-import { SignUpForm } from './sign-up-form.tsx';
 import { usePlaceTitle } from '../../shell/use-place-title.ts';
+import { Shape } from '../../ui/shape.tsx';
 import classes from './entry.module.css';
+
+// Whoever has been here signs in: the rest is fetched when it is asked for.
+const NewCodes = lazy(async () => ({ default: (await import('./new-codes.tsx')).NewCodes }));
+const RecoverForm = lazy(async () => ({ default: (await import('./recover-form.tsx')).RecoverForm }));
+const SignUpForm = lazy(async () => ({ default: (await import('./sign-up-form.tsx')).SignUpForm }));
 
 /** Only places of this application can be gone back to. */
 function placeOf(to: string | null): string {
@@ -90,9 +93,11 @@ export function EntryPlace(): ReactElement {
         <FormProblem error={demo.error} />
         <section aria-labelledby="asked" className={classes['asked']}>
           <h2 id="asked">{t(`entry.asked.${asked}`)}</h2>
-          {asked === 'sign-in' && <SignInForm onEnter={enter} />}
-          {asked === 'sign-up' && <SignUpForm onEnter={setNewcomer} />}
-          {asked === 'lost' && <RecoverForm onEnter={setNewcomer} />}
+          <Suspense fallback={<Shape rows={4} />}>
+            {asked === 'sign-in' && <SignInForm onEnter={enter} />}
+            {asked === 'sign-up' && <SignUpForm onEnter={setNewcomer} />}
+            {asked === 'lost' && <RecoverForm onEnter={setNewcomer} />}
+          </Suspense>
           <Button
             variant="subtle"
             mt="sm"
@@ -106,12 +111,14 @@ export function EntryPlace(): ReactElement {
         </section>
       </div>
       {newcomer && (
-        <NewCodes
-          codes={newcomer.codes}
-          onKept={() => {
-            enter(newcomer);
-          }}
-        />
+        <Suspense>
+          <NewCodes
+            codes={newcomer.codes}
+            onKept={() => {
+              enter(newcomer);
+            }}
+          />
+        </Suspense>
       )}
     </main>
   );
