@@ -11,10 +11,10 @@ import { FormProblem } from '../../ui/form-problem.tsx';
 import { SignInForm } from '../../shell/sign-in-form.tsx';
 import { usePlaceTitle } from '../../shell/use-place-title.ts';
 import { Shape } from '../../ui/shape.tsx';
+import { NewCodes } from './new-codes.tsx';
 import classes from './entry.module.css';
 
-// Whoever has been here signs in: the rest is fetched when it is asked for.
-const NewCodes = lazy(async () => ({ default: (await import('./new-codes.tsx')).NewCodes }));
+// Whoever has been here signs in: the rest is fetched when it is asked for. Codes that are shown once come along.
 const RecoverForm = lazy(async () => ({ default: (await import('./recover-form.tsx')).RecoverForm }));
 const SignUpForm = lazy(async () => ({ default: (await import('./sign-up-form.tsx')).SignUpForm }));
 
@@ -111,14 +111,12 @@ export function EntryPlace(): ReactElement {
         </section>
       </div>
       {newcomer && (
-        <Suspense>
-          <NewCodes
-            codes={newcomer.codes}
-            onKept={() => {
-              enter(newcomer);
-            }}
-          />
-        </Suspense>
+        <NewCodes
+          codes={newcomer.codes}
+          onKept={() => {
+            enter(newcomer);
+          }}
+        />
       )}
     </main>
   );

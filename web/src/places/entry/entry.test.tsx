@@ -16,7 +16,7 @@ async function enter(path = '/enter', answers = {}): Promise<OpenedPage> {
 
 async function askForStudio(user: OpenedPage['user']): Promise<void> {
   await user.click(screen.getByRole('button', { name: 'New studio' }));
-  await user.type(form().getByLabelText(/^Name of the studio/), 'Reed Bank');
+  await user.type(await form().findByLabelText(/^Name of the studio/), 'Reed Bank');
   await user.type(form().getByLabelText(/^Your name/), 'Ida Tern');
   await user.type(form().getByLabelText(/^E-mail/), 'ida@example.org');
   await user.type(form().getByLabelText(/^Password, ten/), 'a long password');
@@ -87,8 +87,8 @@ test('a refusal of the sign-up stands at its field', async () => {
 test('a lost password is set anew with a recovery code', async () => {
   const { user, sent } = await enter('/enter', { 'POST /api/account/recovery': { ...session(), codes: CODES } });
   await user.click(screen.getByRole('button', { name: 'Lost the password?' }));
+  await user.type(await form().findByLabelText(/^A recovery code/), 'aaaa-bbbb');
   await user.type(form().getByLabelText(/^E-mail/), 'ida@example.org');
-  await user.type(form().getByLabelText(/^A recovery code/), 'aaaa-bbbb');
   await user.type(form().getByLabelText(/^Password, ten/), 'another password');
   await user.click(screen.getByRole('button', { name: 'Set a new password and open' }));
   expect(await screen.findByRole('dialog', { name: 'Write these down' })).toBeVisible();
