@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
 import { expectAccessible, expectNoSidewaysScroll } from './accessible.ts';
 import { expect, test } from './studio.ts';
@@ -86,4 +87,16 @@ test('a link that is taken back opens nothing, also where it was opened before',
   await expect(phone.getByText('This link does not open anything, or not any more.')).toBeVisible();
   await expect(phone.getByText('Ask your teacher for a new one.')).toBeVisible();
   await context.close();
+});
+
+test('what a phone puts by for a day without a connection is under two megabytes as it is sent', async ({
+  request,
+}) => {
+  const worker = await (await request.get('/sw.js')).text();
+  const files = [...worker.matchAll(/url:"([^"]+)"/g)].map(([, url = '']) => url);
+  expect(files.length).toBeGreaterThan(50);
+  const sent = await Promise.all(
+    files.map(async (url) => gzipSync(await (await request.get(`/${url}`)).body()).length),
+  );
+  expect(sent.reduce((sum, bytes) => sum + bytes, 0)).toBeLessThan(2_000_000);
 });

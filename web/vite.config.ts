@@ -2,6 +2,9 @@ import react from '@vitejs/plugin-react';
 import { defaultClientConditions, defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
+/** Chunks and workers that are fetched when they are wanted: staff, charts, tunes in ABC, tracks, files. */
+const LARGE = ['vexflow', 'recharts', 'abcjs', 'track.worker', 'files.worker'];
+
 /** Puts the shell of the application by, so that it opens without the server; no answer of the API is ever kept. */
 const shell = VitePWA({
   injectRegister: null,
@@ -16,14 +19,8 @@ const shell = VitePWA({
   },
   workbox: {
     globPatterns: ['index.html', 'assets/*.{js,css,woff2}', '*.svg'],
-    // The staff's and the charts' libraries are large, and wanted on a page that is open already.
-    globIgnores: [
-      'assets/*vexflow*',
-      'assets/*bravura*',
-      'assets/*Chart*',
-      'assets/track.worker*',
-      'assets/files.worker*',
-    ],
+    // Large, and wanted on a page that is open already.
+    globIgnores: LARGE.map((name) => `assets/${name}*`),
     maximumFileSizeToCacheInBytes: 1_500_000,
     navigateFallback: null,
     skipWaiting: true,
@@ -48,6 +45,19 @@ export default defineConfig({
   // The compiler remembers what a component drew: on the bench, only what a change touches is drawn again.
   plugins: [react({ compiler: true }), shell],
   resolve: { conditions: ['soft-lark-source', ...defaultClientConditions] },
-  build: { outDir: 'dist', sourcemap: true, chunkSizeWarningLimit: 700 },
+  worker: { format: 'es' },
+  build: {
+    outDir: 'dist',
+    sourcemap: true,
+    chunkSizeWarningLimit: 800,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          includeDependenciesRecursively: false,
+          groups: ['vexflow', 'recharts'].map((name) => ({ name, test: new RegExp(`node_modules/${name}/`) })),
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:4600' } },
 });

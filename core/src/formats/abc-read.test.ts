@@ -3,7 +3,7 @@ import { patternOfMelody, readAbc } from './index.ts';
 const tune = (music: string, head = ''): string => `X:1\nT:Weir\nL:1/4\n${head}K:C\n${music}\n`;
 
 /** The tune over C4. */
-const over = (text: string): string => patternOfMelody(readAbc(text), 60, 'major').pattern;
+const over = async (text: string): Promise<string> => patternOfMelody(await readAbc(text), 60, 'major').pattern;
 
 test.each<[string, string, string]>([
   ['notes, octaves and lengths', 'C D2 E/ c C,', '1 2:2 3:1/2 8 1,'],
@@ -15,9 +15,9 @@ test.each<[string, string, string]>([
   ['rests inside, not around', 'z C z2 D z', '1 r:2 2'],
   ['a slide', '!slide!C G', '1~5:2'],
   ['a comment and an empty line', 'C % the first\nD E', '1 2 3'],
-])('%s', (_, music, pattern) => {
-  expect(over(tune(music))).toBe(pattern);
-  expect(readAbc(tune(music)).dropped).toEqual([]);
+])('%s', async (_, music, pattern) => {
+  expect(await over(tune(music))).toBe(pattern);
+  expect((await readAbc(tune(music))).dropped).toEqual([]);
 });
 
 test.each<[string, string, number | undefined, string | undefined]>([
@@ -29,8 +29,8 @@ test.each<[string, string, number | undefined, string | undefined]>([
   ['K:GMix', 'C', 7, 'mixolydian'],
   ['K:ELoc', 'C', 4, undefined],
   ['K:C clef=bass', 'C', 0, 'major'],
-])('the tonic of %s', (key, music, tonicClass, mode) => {
-  const melody = readAbc(`X:1\nL:1/4\n${key}\n${music}\n`);
+])('the tonic of %s', async (key, music, tonicClass, mode) => {
+  const melody = await readAbc(`X:1\nL:1/4\n${key}\n${music}\n`);
   expect([melody.tonicClass, melody.mode]).toEqual([tonicClass, mode]);
 });
 
@@ -42,8 +42,8 @@ test.each<[string, number | undefined, number | undefined]>([
   ['Q:1/4=80\n', 80, 4],
   ['Q:3/8=60\n', 90, 4],
   ['Q:1/2=50\n', 100, 4],
-])('tempo and bar of %j', (head, tempo, beatsPerBar) => {
-  const melody = readAbc(tune('C D', head));
+])('tempo and bar of %j', async (head, tempo, beatsPerBar) => {
+  const melody = await readAbc(tune('C D', head));
   expect([melody.tempo, melody.beatsPerBar]).toEqual([tempo, beatsPerBar]);
 });
 
@@ -52,11 +52,11 @@ test.each<[string, string, string]>([
   ['a grace note', tune('{d}C D'), 'Grace notes are left out.'],
   ['a second tune', `${tune('C D')}\n${tune('E F').replace('X:1', 'X:2')}`, 'Of 2 tunes only the first is kept.'],
   ['a second voice', tune('[V:1] C D\n[V:2] E F', 'V:1\nV:2\n'), 'Only the first voice is kept.'],
-])('%s is left out, and that is said', (_, text, dropped) => {
-  expect([over(text), readAbc(text).dropped]).toEqual(['1 2', [dropped]]);
+])('%s is left out, and that is said', async (_, text, dropped) => {
+  expect([await over(text), (await readAbc(text)).dropped]).toEqual(['1 2', [dropped]]);
 });
 
-test('words lie under their notes: parted syllables, held ones, and notes without any', () => {
-  const { syllables } = patternOfMelody(readAbc(tune('C D E F G\nw: lan-tern_ low')), 60, 'major');
+test('words lie under their notes: parted syllables, held ones, and notes without any', async () => {
+  const { syllables } = patternOfMelody(await readAbc(tune('C D E F G\nw: lan-tern_ low')), 60, 'major');
   expect(syllables).toBe('lan tern _ low _');
 });

@@ -1,4 +1,3 @@
-import abcjs from 'abcjs';
 import { Note } from 'tonal';
 import { FormatError } from '../errors.ts';
 import type { Mode } from '../pattern/index.ts';
@@ -117,7 +116,7 @@ function gaps(commands: readonly Command[], elements: ReadonlyMap<number, Elemen
  *
  * @throws FormatError `EMPTY_FILE`, `TOO_LARGE`, `WRONG_ENCODING`, `WRONG_KIND`, `NO_NOTES`
  */
-export function readAbc(text: string): Melody {
+export async function readAbc(text: string): Promise<Melody> {
   checkText(text);
   if (!/^K:/m.test(text))
     throw new FormatError(
@@ -129,6 +128,8 @@ export function readAbc(text: string): Melody {
   const written = firstTune(text);
   checkLength(written);
   const plainNotes = inMusic(written, withoutGraces);
+  // Larger than all that is read and written here together, and wanted by few.
+  const { default: abcjs } = await import('abcjs');
   const [tune] = abcjs.parseOnly(inMusic(plainNotes, withPlainTuplets)) as unknown as readonly Tune[];
   const tunes = text.match(/^X:/gm)?.length ?? 1;
   if (!tune) throw noNotes();

@@ -44,8 +44,8 @@ describe.each(written)('$name', ({ name, pattern: text, mode, syllables, tonic }
   });
 });
 
-test('a tune in two voices with a chord and a grace note, as text and as another program’s MIDI', () => {
-  const abc = readAbc(readFileSync(join(folder, 'two-boats.abc'), 'utf8'));
+test('a tune in two voices with a chord and a grace note, as text and as another program’s MIDI', async () => {
+  const abc = await readAbc(readFileSync(join(folder, 'two-boats.abc'), 'utf8'));
   expect(notesOf(abc)).toEqual([63, 67, 70, 72, 70, 72, 70, 68, 67]);
   expect([abc.title, abc.tempo, abc.tonicClass, abc.mode]).toEqual(['Two boats', 80, 3, 'major']);
   expect(abc.dropped).toEqual([
@@ -69,8 +69,8 @@ test('a tune in two voices with a chord and a grace note, as text and as another
   );
 });
 
-test('repeats of a tune are played out', () => {
-  const { events } = readAbc('X:1\nT:Again\nL:1/4\nK:C\n|:C D:|E4|]\n');
+test('repeats of a tune are played out', async () => {
+  const { events } = await readAbc('X:1\nT:Again\nL:1/4\nK:C\n|:C D:|E4|]\n');
   expect(events.map(({ midi, beats }) => [midi, beats])).toEqual([
     [60, 1],
     [62, 1],

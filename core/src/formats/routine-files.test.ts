@@ -29,10 +29,10 @@ test('what has notes is written out in each of its keys, in the order they are s
   expect(steps[0]?.keys.map(({ tonicClass }) => tonicClass)).toEqual(rungs.map(({ tonic }) => tonic % 12));
 });
 
-test('a book of ABC has a tune for each step, with every key in it', () => {
+test('a book of ABC has a tune for each step, with every key in it', async () => {
   const tunes = abcBook(steps).split(/(?=^X:)/m);
   expect(tunes.map((tune) => /^T:(.*)$/m.exec(tune)?.[1])).toEqual(['Thirds', 'Up and down five']);
-  const back = readAbc(tunes[0] ?? '').events.flatMap(({ midi }) => midi ?? []);
+  const back = (await readAbc(tunes[0] ?? '')).events.flatMap(({ midi }) => midi ?? []);
   expect(back).toEqual(sungIn('Thirds').filter((midi) => midi !== undefined));
 });
 

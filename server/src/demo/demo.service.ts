@@ -103,7 +103,7 @@ export class DemoService implements OnApplicationBootstrap {
     const exercises = new Map(this.exercises.shipped().map((exercise) => [exercise.id, exercise]));
     for (const person of DEMO_STUDENTS) await this.fillStudent(studioId, person, exercises, chances);
     for (const tune of REGATTA_TUNES) {
-      const { title: name, events, tempo, tonicClass, mode, beatsPerBar } = readAbc(tune);
+      const { title: name, events, tempo, tonicClass, mode, beatsPerBar } = await readAbc(tune);
       const song = { name, events, tempo, tonicClass, mode, beatsPerBar };
       await this.songs.change(studioId, ofChecks.id(now), { version: 0, song });
     }

@@ -5,7 +5,7 @@ export type { OpenedFile } from '../workers/read-files.ts';
 
 /** The worker for files, in the page. */
 export function openFile(bytes: Uint8Array, onProgress: (share: number) => void): Opening {
-  return { opened: Promise.resolve(openBytes(bytes, onProgress)), stop: () => undefined };
+  return { opened: openBytes(bytes, onProgress), stop: () => undefined };
 }
 
 /** Writes a melody, in the page. */

@@ -223,9 +223,9 @@ const REFUSED: readonly (() => unknown)[] = [
   },
 ];
 
-function refusedBy(work: () => unknown): SoftLarkError {
+async function refusedBy(work: () => unknown): Promise<SoftLarkError> {
   try {
-    work();
+    await work();
   } catch (error) {
     if (error instanceof SoftLarkError) return error;
     throw error;
@@ -233,9 +233,9 @@ function refusedBy(work: () => unknown): SoftLarkError {
   throw new Error(`Taken: ${String(work)}`);
 }
 
-test('whatever cannot be read is said by its code, in the words of the log and no others', () => {
-  const codes = REFUSED.map((work) => {
-    const error = refusedBy(work);
+test('whatever cannot be read is said by its code, in the words of the log and no others', async () => {
+  const refused = await Promise.all(REFUSED.map(refusedBy));
+  const codes = refused.map((error) => {
     const { message, remedy } = sayRefusal(error);
     expect([error.code, message]).toEqual([error.code, error.message]);
     expect(remedy).toMatch(/^\p{Lu}[^{]*\.$/u);

@@ -32,13 +32,13 @@ export type OpenedFile =
 
 const TOLD_EVERY = 50;
 
-function openAny(bytes: Uint8Array, onProgress: (share: number) => void): OpenedFile {
+async function openAny(bytes: Uint8Array, onProgress: (share: number) => void): Promise<OpenedFile> {
   checkKind(bytes);
   if (isZip(bytes)) return { kind: 'melody', melody: readMusicXml(unpackMusicXml(bytes)) };
   if (bytes[0] === 0x4d && bytes[1] === 0x54) return { kind: 'melody', melody: readMidiFile(bytes) };
   const text = new TextDecoder().decode(bytes);
   if (text.trimStart().startsWith('<')) return { kind: 'melody', melody: readMusicXml(text) };
-  if (!/^[\s\uFEFF]*[{[]/.test(text)) return { kind: 'melody', melody: readAbc(text) };
+  if (!/^[\s\uFEFF]*[{[]/.test(text)) return { kind: 'melody', melody: await readAbc(text) };
   const { items, collections } = openExerciseFile(text);
   const read = items.map((item, index) => {
     if (index % TOLD_EVERY === 0) onProgress(index / items.length);
@@ -48,9 +48,9 @@ function openAny(bytes: Uint8Array, onProgress: (share: number) => void): Opened
 }
 
 /** Reads a file of any kind there is; what it is, its first bytes say. */
-export function openBytes(bytes: Uint8Array, onProgress: (share: number) => void): OpenedFile {
+export async function openBytes(bytes: Uint8Array, onProgress: (share: number) => void): Promise<OpenedFile> {
   try {
-    return openAny(bytes, onProgress);
+    return await openAny(bytes, onProgress);
   } catch (error) {
     if (!(error instanceof SoftLarkError)) throw error;
     // Only plain data goes from a worker to the page.
