@@ -146,11 +146,11 @@ export async function readAbc(text: string): Promise<Melody> {
   const starts = new Set<number>();
   const single = voice.filter(({ start }) => !starts.has(start) && starts.add(start));
   const dropped = [
-    ...(tunes > 1 ? [`Of ${String(tunes)} tunes only the first is kept.`] : []),
-    ...(tracks.length > 1 ? ['Only the first voice is kept.'] : []),
-    ...(single.length < voice.length ? ['Of chords only the first note is kept.'] : []),
-    ...(plainNotes !== written ? ['Grace notes are left out.'] : []),
-    ...(tune.warnings ?? []).map(plain),
+    ...(tunes > 1 ? [{ code: 'lost.tunes', values: { count: tunes } } as const] : []),
+    ...(tracks.length > 1 ? [{ code: 'lost.voices' } as const] : []),
+    ...(single.length < voice.length ? [{ code: 'lost.chords-to-first' } as const] : []),
+    ...(plainNotes !== written ? [{ code: 'lost.graces' } as const] : []),
+    ...(tune.warnings ?? []).map((warning) => ({ code: 'lost.warning', values: { text: plain(warning) } }) as const),
   ];
   const key = staves[0]?.key;
   const tonicClass = key && pitchClassOf(key);

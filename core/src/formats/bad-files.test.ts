@@ -104,10 +104,10 @@ test('running status, thirty tracks and a tempo of zero are taken, and what is l
     { midi: 64, beats: 1 },
   ]);
   expect(readMidiFile(file(Array.from({ length: 30 }, () => tune))).dropped).toEqual([
-    'Of 30 tracks with notes only the first is kept.',
+    { code: 'lost.tracks', values: { count: 30 } },
   ]);
   const still = readMidiFile(file([[{ deltaTime: 0, meta: true, type: 'setTempo', microsecondsPerBeat: 0 }, ...tune]]));
-  expect([still.tempo, still.dropped]).toEqual([undefined, ['The tempo is zero; the usual one is taken.']]);
+  expect([still.tempo, still.dropped]).toEqual([undefined, [{ code: 'lost.tempo-of-zero' }]]);
 });
 
 describe('a file of exercises', () => {
@@ -154,8 +154,8 @@ describe('a file of exercises', () => {
       [6, 'refused'],
       [7, 'refused'],
     ]);
-    expect(plan[4]?.reason).toContain('twice');
-    expect(plan[5]?.reason).toContain('“load”');
+    expect(plan[4]?.reason?.code).toBe('import.twice');
+    expect(plan[5]?.reason?.values?.['text']).toContain('“load”');
     expect(plan[6]).toMatchObject({ name: three.name });
   });
 });

@@ -1,4 +1,5 @@
 import type { Exercise } from '../shelf/index.ts';
+import type { Statement } from '../statement.ts';
 import type { ReadExercise } from './exercise-file.ts';
 
 /** What an import would do with one item. */
@@ -10,9 +11,12 @@ export interface PlannedItem {
   readonly index: number;
   readonly name: string;
   readonly verdict: Verdict;
-  readonly reason?: string;
+  /** Why it is refused. */
+  readonly reason?: Statement<'import.unreadable' | 'import.twice' | 'import.shipped'>;
   readonly exercise?: Exercise;
 }
+
+const nameOf = (item: ReadExercise): string => ('exercise' in item ? item.exercise.name : item.name);
 
 function isSame(a: Exercise, b: Exercise): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
@@ -30,20 +34,21 @@ export function planImport(
 ): readonly PlannedItem[] {
   const met = new Set<string>();
   return items.map((item) => {
-    if (!('exercise' in item)) return { index: item.index, name: item.name, verdict: 'refused', reason: item.reason };
+    const refused = (reason: PlannedItem['reason'] & object): PlannedItem => ({
+      index: item.index,
+      name: nameOf(item),
+      verdict: 'refused',
+      reason,
+    });
+    if (!('exercise' in item)) return refused({ code: 'import.unreadable', values: { text: item.reason } });
     const { index, exercise } = item;
     const { id, name } = exercise;
-    if (met.has(id)) return { index, name, verdict: 'refused', reason: `“${id}” stands in the file twice.` };
+    if (met.has(id)) return refused({ code: 'import.twice', values: { id } });
     met.add(id);
     const here = shelf.get(id);
     if (!here) return { index, name, verdict: 'new', exercise };
     if (isSame(here, exercise)) return { index, name, verdict: 'same' };
     if (isOwn(id)) return { index, name, verdict: 'changed', exercise };
-    return {
-      index,
-      name,
-      verdict: 'refused',
-      reason: 'It ships with Soft Lark and is not written over. Give it another id to have both.',
-    };
+    return refused({ code: 'import.shipped' });
   });
 }

@@ -8,7 +8,7 @@ import {
   type PatternEvent,
 } from '../pattern/index.ts';
 import { pitchClass } from '../pitch/index.ts';
-import type { Melody, MelodyEvent } from '../song/index.ts';
+import type { Loss, Melody, MelodyEvent } from '../song/index.ts';
 import { noNotes } from './no-notes.ts';
 
 export type FormatName = 'json' | 'musicxml' | 'abc' | 'midi';
@@ -34,15 +34,14 @@ export function melodyOf(pattern: Pattern, tonic: number, title: string, tempo: 
   };
 }
 
-/** What of a pattern no file of notes can carry, one sentence each. */
-export function notCarried(pattern: Pattern, format: FormatName): readonly string[] {
+/** What of a pattern no file of notes can carry. */
+export function notCarried(pattern: Pattern, format: FormatName): readonly Loss[] {
   if (format === 'json') return [];
-  const lost = [];
-  if (pattern.events.some(({ joined }) => joined)) lost.push('Glides over several notes become single glides.');
-  if (format === 'midi' && pattern.events.some(({ kind }) => kind === 'glide'))
-    lost.push('Glides become two notes each: MIDI has no written slide.');
-  if ((pattern.marks ?? []).length > 0) lost.push('Marks such as staccato or crescendo are left out.');
-  return lost;
+  const lost: Loss['code'][] = [];
+  if (pattern.events.some(({ joined }) => joined)) lost.push('lost.joined-glides');
+  if (format === 'midi' && pattern.events.some(({ kind }) => kind === 'glide')) lost.push('lost.glides');
+  if ((pattern.marks ?? []).length > 0) lost.push('lost.marks');
+  return lost.map((code) => ({ code }));
 }
 
 function syllableLine(events: readonly MelodyEvent[]): string {

@@ -169,11 +169,11 @@ export function readMidiFile(bytes: Uint8Array): Melody {
   const [[, bar] = []] = metasOf(data, 'timeSignature');
   const overlaps = voice.some(({ until }, index) => until > (voice[index + 1]?.from ?? Infinity));
   const dropped = [
-    ...(tracks.length > 1 ? [`Of ${String(tracks.length)} tracks with notes only the first is kept.`] : []),
-    ...(voice.length < all.length ? ['Of chords only the highest note is kept.'] : []),
-    ...(overlaps ? ['Notes that overlap end where the next begins.'] : []),
-    ...(tempos.length > 1 ? ['Changes of tempo are left out.'] : []),
-    ...(perBeat === 0 ? ['The tempo is zero; the usual one is taken.'] : []),
+    ...(tracks.length > 1 ? [{ code: 'lost.tracks', values: { count: tracks.length } } as const] : []),
+    ...(voice.length < all.length ? [{ code: 'lost.chords-to-highest' } as const] : []),
+    ...(overlaps ? [{ code: 'lost.overlaps' } as const] : []),
+    ...(tempos.length > 1 ? [{ code: 'lost.tempos' } as const] : []),
+    ...(perBeat === 0 ? [{ code: 'lost.tempo-of-zero' } as const] : []),
   ];
   const title = track.find((event) => event.type === 'trackName');
   const key = metasOf(data, 'keySignature')[0]?.[1];

@@ -6,7 +6,7 @@ import type { Mode } from '../pattern/index.ts';
 import { checkText } from './check-text.ts';
 import { tonicOfFifths } from './key-signatures.ts';
 import { closeTies, type RawNote } from './raw-notes.ts';
-import type { Melody } from '../song/index.ts';
+import type { Loss, Melody } from '../song/index.ts';
 import { noNotes } from './no-notes.ts';
 
 /** An element as the parser gives it in document order: one key, its children under it, attributes under `:@`. */
@@ -103,7 +103,7 @@ class Reading {
   /** The voice that is read; programs count them from 1, or on through the staves of a score. */
   readonly voice: string;
   readonly notes: RawNote[] = [];
-  readonly dropped = new Set<string>();
+  readonly dropped = new Set<Loss['code']>();
   divisions = 1;
   transpose = 0;
   tempo: number | undefined;
@@ -122,8 +122,7 @@ class Reading {
     this.beatsPerBar ??= this.barOf(element);
     const fifths = textOf(first(element, 'key', 'fifths'));
     if (fifths === '') return;
-    if (this.fifths !== undefined && this.fifths !== Number(fifths))
-      this.dropped.add('The key changes on the way; degrees are counted in the first key.');
+    if (this.fifths !== undefined && this.fifths !== Number(fifths)) this.dropped.add('lost.keys');
     this.fifths ??= Number(fifths);
     this.mode = textOf(first(element, 'key', 'mode')) || this.mode;
   }
@@ -141,14 +140,14 @@ class Reading {
       attribute(sound, 'tempo') || textOf(first(element, 'direction-type', 'metronome', 'per-minute')),
     );
     if (!(tempo > 0)) return;
-    if (this.tempo !== undefined && this.tempo !== tempo) this.dropped.add('Changes of tempo are left out.');
+    if (this.tempo !== undefined && this.tempo !== tempo) this.dropped.add('lost.tempos');
     this.tempo ??= tempo;
   }
 
   note(element: Element): void {
-    if (first(element, 'chord')) return void this.dropped.add('Of chords only the first note is kept.');
-    if (first(element, 'grace')) return void this.dropped.add('Grace notes are left out.');
-    if (voiceOf(element) !== this.voice) return void this.dropped.add('Only the first voice is kept.');
+    if (first(element, 'chord')) return void this.dropped.add('lost.chords-to-first');
+    if (first(element, 'grace')) return void this.dropped.add('lost.graces');
+    if (voiceOf(element) !== this.voice) return void this.dropped.add('lost.voices');
     const beats = Number(textOf(first(element, 'duration'))) / this.divisions;
     if (!(beats > 0)) return;
     const midi = midiOf(element);
@@ -166,7 +165,7 @@ class Reading {
 
   measure(element: Element): void {
     if (all(element, 'barline').some((line) => first(line, 'repeat') ?? first(line, 'ending')))
-      this.dropped.add('Repeats are not played out.');
+      this.dropped.add('lost.repeats');
     for (const child of childrenOf(element)) {
       const name = nameOf(child);
       if (name === 'attributes') this.attributes(child);
@@ -196,7 +195,6 @@ export function readMusicXml(text: string): Melody {
   const part = parts.find((one) => firstPitched(one));
   if (!part) throw noNotes();
   const reading = new Reading(voiceOf(firstPitched(part)));
-  if (parts.length > 1) reading.dropped.add(`Of ${String(parts.length)} parts only one is kept.`);
   for (const measure of all(part, 'measure')) reading.measure(measure);
   const title = textOf(first(root, 'work', 'work-title')) || textOf(first(root, 'movement-title'));
   const { fifths, mode, tempo, beatsPerBar } = reading;
@@ -208,6 +206,9 @@ export function readMusicXml(text: string): Melody {
     ...(fifths !== undefined && { tonicClass: tonicOfFifths(fifths, known ?? 'major') }),
     ...(known && { mode: known }),
     ...(beatsPerBar !== undefined && { beatsPerBar }),
-    dropped: [...reading.dropped],
+    dropped: [
+      ...[...reading.dropped].map((code) => ({ code })),
+      ...(parts.length > 1 ? [{ code: 'lost.parts', values: { count: parts.length } } as const] : []),
+    ],
   };
 }

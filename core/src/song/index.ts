@@ -1,5 +1,5 @@
 export { barCount, eventsOfBars, type Meter } from './bars.ts';
-export type { Melody, MelodyEvent } from './melody.types.ts';
+export { LOSSES, type Loss, type Melody, type MelodyEvent } from './melody.types.ts';
 export { songDemands, songInOctaveOf, songNeeds, type SongDemands } from './song-demands.ts';
 export { songProgramme, type ProgrammePart, type ProgrammeSong, type SongProgramme } from './programme.ts';
 export { songSchema, type Song } from './song.ts';

@@ -1,6 +1,6 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { APPROACH_CHOICES } from '@soft-lark/core';
+import { APPROACH_CHOICES, LOSSES } from '@soft-lark/core';
 import { en } from './en.ts';
 import { front } from './en-front.ts';
 import { text } from './i18n.ts';
@@ -72,12 +72,13 @@ test('what is counted has a word for one and for several, and both say of what',
   }
 });
 
-test.each(
-  Object.entries(APPROACH_CHOICES).flatMap(([question, choices]) => [
+test.each([
+  ...Object.entries(APPROACH_CHOICES).flatMap(([question, choices]) => [
     `approach.${question}.question`,
     ...choices.map((choice) => `approach.${question}.${choice}`),
   ]),
-)('%s has its words', (path) => {
+  ...LOSSES.map((code) => `said.${code}`),
+])('%s has its words', (path) => {
   expect(text.exists(path)).toBe(true);
 });
 

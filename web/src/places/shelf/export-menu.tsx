@@ -2,6 +2,7 @@ import { Button, Menu } from '@mantine/core';
 import { exerciseFileOf, melodyOf, notCarried, type Exercise, type FormatName, type Pattern } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { say } from '../../text/say.ts';
 import { fileName, saveFile } from '../../ui/save-file.ts';
 import { writeMelody } from '../../workers/files.ts';
 
@@ -50,7 +51,7 @@ export function ExportMenu({ exercise, pattern, tonic }: ExportMenuProps): React
               }}
             >
               {t(`shelf.formats.${format}`)}
-              {lost.length > 0 && <small style={{ display: 'block' }}>{lost.join(' ')}</small>}
+              {lost.length > 0 && <small style={{ display: 'block' }}>{lost.map(say).join(' ')}</small>}
             </Menu.Item>
           );
         })}

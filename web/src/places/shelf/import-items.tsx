@@ -4,6 +4,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 } from 'uuid';
+import { say } from '../../text/say.ts';
 import { exerciseOf, refreshShelf, takeImport, type Shelf } from '../../api/shelf.queries.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 import classes from './sheet.module.css';
@@ -38,7 +39,7 @@ function PlanTable({ rows }: { readonly rows: ReturnType<typeof planImport> }): 
               <Table.Td>{index + 1}</Table.Td>
               <Table.Td>{item}</Table.Td>
               <Table.Td>{t(`shelf.importing.words.${verdict}`)}</Table.Td>
-              <Table.Td>{reason}</Table.Td>
+              <Table.Td>{reason && say(reason)}</Table.Td>
             </Table.Tr>
           ))}
         </Table.Tbody>

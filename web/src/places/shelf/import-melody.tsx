@@ -5,6 +5,7 @@ import { useMemo, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
+import { say } from '../../text/say.ts';
 import { keepExercise } from '../../api/shelf.queries.ts';
 import { keepSong } from '../../api/songs.queries.ts';
 import { Staff } from '../../flight/staff.tsx';
@@ -73,13 +74,13 @@ function useKeepMelody(melody: Melody, { title, mode, written }: Kept) {
 }
 
 /** What of the file could not be kept. */
-function Dropped({ sentences }: { readonly sentences: readonly string[] }): ReactElement {
+function Dropped({ losses }: { readonly losses: Melody['dropped'] }): ReactElement {
   const { t } = useTranslation();
   return (
     <div role="note">
       <b>{t('shelf.importing.dropped')}</b>
       <ul>
-        {sentences.map((sentence) => (
+        {losses.map(say).map((sentence) => (
           <li key={sentence}>{sentence}</li>
         ))}
       </ul>
@@ -156,7 +157,7 @@ export function ImportMelody({ name, melody }: { readonly name: string; readonly
   return (
     <section className={classes['preview']} aria-label={t('shelf.importing.tune')}>
       <h2>{name}</h2>
-      {melody.dropped.length > 0 && <Dropped sentences={melody.dropped} />}
+      {melody.dropped.length > 0 && <Dropped losses={melody.dropped} />}
       <MelodyFields title={title} onTitle={setTitle} tonic={tonic} onTonic={setTonic} mode={mode} onMode={setMode} />
       {count > 2 && (
         <div className={classes['part']}>
