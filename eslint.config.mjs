@@ -18,7 +18,7 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/explicit-module-boundary-types': 'error',
-      'max-lines': ['error', { max: 300, skipBlankLines: true }],
+      'max-lines': ['error', { max: 250, skipBlankLines: true }],
       eqeqeq: 'error',
     },
   },
@@ -78,7 +78,7 @@ export default tseslint.config(
     rules: { 'max-lines': 'off' },
   },
   {
-    files: ['**/*.test.ts', 'e2e/**/*.ts'],
+    files: ['**/*.test.{ts,tsx}', 'e2e/**/*.ts'],
     rules: { 'max-lines': ['error', { max: 400, skipBlankLines: true }] },
   },
 );

@@ -1,6 +1,5 @@
-import { Button, SegmentedControl, Switch, Title } from '@mantine/core';
+import { Button, Title } from '@mantine/core';
 import {
-  CHECK_WAYS,
   conductCheck,
   isYoungVoice,
   referenceOf,
@@ -17,12 +16,10 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { studentTodayQuery, type Student } from '../../api/students.queries.ts';
 import { useKeyboards } from '../../listening/use-keyboards.ts';
 import { useTakeInHand } from '../../shell/student-in-hand.ts';
-import { wakePiano } from '../../sound/piano.ts';
 import { playNote } from '../../sound/play-note.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { NoteKeys } from '../../ui/note-keys.tsx';
 import { Shape } from '../../ui/shape.tsx';
-import { SingerSelect } from '../../ui/singer-select.tsx';
 import { CheckActs } from './check-acts.tsx';
 import { dropCheck, keepCheck, keptCheck } from './check-draft.ts';
 import { CheckReview } from './check-review.tsx';
@@ -30,6 +27,7 @@ import { SpeakingNote } from './speaking-note.tsx';
 import { SungNotes } from './sung-notes.tsx';
 import { Trace } from './trace.tsx';
 import { useHearing } from './use-hearing.ts';
+import { WayOfCheck } from './way-of-check.tsx';
 import { writeNote } from '../../text/note-names.ts';
 import classes from './check.module.css';
 
@@ -61,46 +59,6 @@ function spanOfCheck({ voice }: Student, target: number): PitchRange {
 
 function reduce(state: ReturnType<typeof startCheck>, action: CheckAction | { readonly type: 'afresh' }): typeof state {
   return action.type === 'afresh' ? startCheck() : conductCheck(state, action);
-}
-
-interface WayProps {
-  readonly way: CheckWay;
-  readonly onWay: (way: CheckWay) => void;
-  readonly singer: SingerName;
-  readonly onSinger: (singer: SingerName) => void;
-  /** Whether the sound may be kept at all, and whether it is. */
-  readonly mayKeep: boolean;
-  readonly isKept: boolean;
-  readonly onKept: (isKept: boolean) => void;
-}
-
-/** How the notes come in: keys, a keyboard, the microphone or the simulated singer. */
-function WayOfCheck({ way, onWay, singer, onSinger, mayKeep, isKept, onKept }: WayProps): ReactElement {
-  const { t } = useTranslation();
-  return (
-    <div className={classes['way']}>
-      <SegmentedControl
-        aria-label={t('check.way')}
-        data={CHECK_WAYS.map((value) => ({ value, label: t(`check.ways.${value}`) }))}
-        value={way}
-        onChange={(value) => {
-          void wakePiano();
-          onWay(CHECK_WAYS.find((known) => known === value) ?? 'keys');
-        }}
-      />
-      {way === 'microphone' && (
-        <Switch
-          label={t(mayKeep ? 'check.keepSound' : 'check.noConsent')}
-          disabled={!mayKeep}
-          checked={isKept}
-          onChange={({ currentTarget }) => {
-            onKept(currentTarget.checked);
-          }}
-        />
-      )}
-      {way === 'simulated' && <SingerSelect singer={singer} onSinger={onSinger} />}
-    </div>
-  );
 }
 
 interface HeardProps {
