@@ -133,6 +133,13 @@ const routesFor = (student) => [
   ['a student’s routines', `/routines?studentId=${student}`, 150],
 ];
 
+/** Words and marks that no run has: every one is looked at. */
+const SEARCHES = [
+  ['log, words that stand nowhere', '/runs?words=zither&most=100', 200],
+  ['log, a mark that nobody made', '/runs?mark=crack&most=100', 200],
+  ['log, words that stand everywhere', '/runs?words=warm&most=100', 200],
+];
+
 async function alone(ask, path) {
   const times = [];
   for (let n = 0; n < ALONE; n += 1) {
@@ -209,6 +216,7 @@ export async function sizeFigures({ address, databaseUrl, pid }) {
       under(`${name}, ${READERS} readers, p50`, at(crowd.times, 0.5), 'ms', target);
       under(`${name}, ${READERS} readers, p95`, at(crowd.times, 0.95), 'ms', target);
     }
+    for (const [name, path, target] of SEARCHES) under(`${name}, p95`, at(await alone(ask, path), 0.95), 'ms', target);
     const burst = await Promise.all(Array.from({ length: READERS }, () => ask('/today')));
     wrong += burst.filter(({ status }) => status !== 200).length;
     under(

@@ -134,6 +134,8 @@ describe('runs', () => {
       stages: [],
       stoodStill: [],
       notes: [],
+      ease: [],
+      courses: [],
     });
     const keys = [
       sungKey(60),

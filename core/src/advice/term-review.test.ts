@@ -12,7 +12,7 @@ const point = (highest: number, change: Partial<Progress['ranges'][number]> = {}
   ...{ date: '2026-10-01', lowest: 57, highest, plannedHighest: null, isOrdinary: true },
   ...change,
 });
-const NOTHING: Progress = { ranges: [], weeks: [], stages: [], stoodStill: [] };
+const NOTHING: Progress = { ranges: [], weeks: [], stages: [], stoodStill: [], ease: [], courses: [] };
 type Change = Partial<Parameters<typeof termReview>[0]>;
 const reviewOf = (progress: Partial<Progress>, change: Change = {}): TermReview =>
   termReview({

@@ -5,6 +5,7 @@ export { RUN_PLACES, type RunPlace } from './run-places.data.ts';
 export { isMissed, KEY_OUTCOMES, MARKS, STOP_MARKS, type KeyOutcome, type Mark } from './marks.ts';
 export { type PastExercise, type PastRun } from './past.types.ts';
 export {
+  COURSE_FIGURES,
   LEAST_RUNS,
   progressOf,
   type Progress,

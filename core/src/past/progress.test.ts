@@ -30,7 +30,7 @@ const ONE = 100 / 60;
 const progress = (...runs: readonly ProgressRun[]): ReturnType<typeof progressOf> => progressOf(runs, exercises, TODAY);
 
 test('nobody who has not sung is shown anything', () => {
-  expect(progress()).toEqual({ ranges: [], weeks: [], stages: [], stoodStill: [] });
+  expect(progress()).toEqual({ ranges: [], weeks: [], stages: [], stoodStill: [], ease: [], courses: [] });
 });
 
 test('how far it went stands beside how far it was meant to; performances and illness are told apart', () => {
@@ -44,6 +44,47 @@ test('how far it went stands beside how far it was meant to; performances and il
     { date: '2026-11-02', lowest: 57, highest: 72, plannedHighest: 74, isOrdinary: true },
     { date: '2026-11-09', lowest: 57, highest: 77, plannedHighest: 74, isOrdinary: false },
     { date: '2026-11-16', lowest: 57, highest: 65, plannedHighest: 74, isOrdinary: false },
+  ]);
+});
+
+test('how easy it was is told of every run that was asked, with what day it was', () => {
+  const runs = [
+    run('2026-11-02', { ease: 4 }),
+    run('2026-11-09'),
+    run('2026-11-16', { ease: 2, occasion: 'performance' }),
+  ];
+  expect(progress(...runs).ease).toEqual([
+    { date: '2026-11-02', ease: 4, isOrdinary: true },
+    { date: '2026-11-16', ease: 2, isOrdinary: false },
+  ]);
+});
+
+test('an exercise that came on four ordinary days has a course: its tempo, or the counts of its breath', () => {
+  const at = (day: number, tempo: number | null, more: Partial<ProgressRun> = {}): ProgressRun =>
+    run(`2026-11-0${String(day)}`, { exercises: [sung('thirds', { tempo })], ...more });
+  const breath = (most?: number) => ({
+    results: [{ exerciseId: 'long-hiss', ...(most !== undefined && { most }) }],
+  });
+  const { courses } = progress(
+    at(1, 80, breath(12)),
+    at(2, 84, breath(13)),
+    at(3, 90, { conditions: ['recovering'], ...breath(30) }),
+    at(4, null, breath(14)),
+    at(5, 88, breath()),
+    at(6, 88, breath(16)),
+    at(7, 92, { occasion: 'performance' }),
+  );
+  expect(courses).toEqual([
+    {
+      exerciseId: 'thirds',
+      figure: 'tempo',
+      points: [1, 2, 5, 6].map((day, index) => ({ date: `2026-11-0${String(day)}`, value: [80, 84, 88, 88][index] })),
+    },
+    {
+      exerciseId: 'long-hiss',
+      figure: 'breath',
+      points: [1, 2, 4, 6].map((day, index) => ({ date: `2026-11-0${String(day)}`, value: [12, 13, 14, 16][index] })),
+    },
   ]);
 });
 

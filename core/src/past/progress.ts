@@ -18,6 +18,8 @@ export interface ProgressRun extends PastRun {
   readonly lowest: number | null;
   readonly highest: number | null;
   readonly plannedHighest: number | null;
+  /** What became of steps without keys; none in runs from before it was kept. */
+  readonly results?: readonly { readonly exerciseId: string; readonly most?: number }[];
 }
 
 /** How high and low one run went, beside how high it was meant to. */
@@ -46,28 +48,60 @@ export interface StoodStill {
   readonly runs: number;
 }
 
+/** How easy one run was, 1–5. */
+export interface EasePoint {
+  readonly date: string;
+  readonly ease: number;
+  readonly isOrdinary: boolean;
+}
+
+/** What a course is counted in: beats a minute; counts of one way out or seconds of the longest breath. */
+export const COURSE_FIGURES = ['tempo', 'breath'] as const;
+
+/** One figure of one exercise over the weeks, oldest first; ordinary days alone. */
+export interface ExerciseCourse {
+  readonly exerciseId: string;
+  readonly figure: (typeof COURSE_FIGURES)[number];
+  readonly points: readonly { readonly date: string; readonly value: number }[];
+}
+
 export interface Progress {
   readonly ranges: readonly RangePoint[];
   readonly weeks: readonly WeekLoad[];
   /** Weighted minutes by stage, most first. */
   readonly stages: readonly { readonly stage: Exercise['stage']; readonly minutes: number }[];
   readonly stoodStill: readonly StoodStill[];
+  readonly ease: readonly EasePoint[];
+  /** Of exercises that came often enough, the most frequent first. */
+  readonly courses: readonly ExerciseCourse[];
+}
+
+const isOrdinary = ({ occasion, conditions }: ProgressRun): boolean =>
+  occasion !== 'performance' && !conditions.includes('recovering');
+
+function coursesOf(runs: readonly ProgressRun[]): readonly ExerciseCourse[] {
+  const courses = new Map<string, ExerciseCourse>();
+  const add = (exerciseId: string, figure: ExerciseCourse['figure'], date: string, value: number | null): void => {
+    if (value === null) return;
+    const points = courses.get(exerciseId)?.points ?? [];
+    courses.set(exerciseId, { exerciseId, figure, points: [...points, { date, value }] });
+  };
+  for (const { date, exercises, results = [] } of runs.filter(isOrdinary)) {
+    for (const { exerciseId, tempo } of exercises) add(exerciseId, 'tempo', date, tempo);
+    for (const { exerciseId, most } of results) add(exerciseId, 'breath', date, most ?? null);
+  }
+  return [...courses.values()]
+    .filter(({ points }) => points.length >= LEAST_RUNS)
+    .sort((one, other) => other.points.length - one.points.length);
 }
 
 function rangesOf(runs: readonly ProgressRun[]): readonly RangePoint[] {
-  return runs.flatMap(({ date, lowest, highest, plannedHighest, occasion, conditions }) =>
-    lowest === null || highest === null
+  return runs.flatMap((run) => {
+    const { date, lowest, highest, plannedHighest } = run;
+    return lowest === null || highest === null
       ? []
-      : [
-          {
-            date,
-            lowest,
-            highest,
-            plannedHighest,
-            isOrdinary: occasion !== 'performance' && !conditions.includes('recovering'),
-          },
-        ],
-  );
+      : [{ date, lowest, highest, plannedHighest, isOrdinary: isOrdinary(run) }];
+  });
 }
 
 function weeksOf(
@@ -128,7 +162,7 @@ function stoodStillIn(runs: readonly PastRun[], today: string): readonly StoodSt
 
 /**
  * What the weeks say of one student: how far it went beside how far it was meant to, the load of each week, the minutes of
- * each stage, and what has stood still.
+ * each stage, what has stood still, how easy it was, and how single exercises have gone.
  *
  * @param runs of the last weeks, oldest first
  * @param today calendar day in the studio's zone
@@ -143,5 +177,9 @@ export function progressOf(
     weeks: weeksOf(runs, exercises, today),
     stages: stagesOf(runs, exercises),
     stoodStill: stoodStillIn(runs, today),
+    ease: runs.flatMap((run) =>
+      run.ease === null ? [] : [{ date: run.date, ease: run.ease, isOrdinary: isOrdinary(run) }],
+    ),
+    courses: coursesOf(runs),
   };
 }

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { progressOf, type Condition, type RoutineKind } from '@soft-lark/core';
+import { progressOf, type Condition, type RoutineKind, type StepResult } from '@soft-lark/core';
 import { StudioScope } from '../database/index.ts';
 import { pastOccasion } from './past-occasion.ts';
 import { PastRunsService, type PastRow } from './past-runs.service.ts';
@@ -17,11 +17,12 @@ interface Row extends PastRow {
   readonly highest: number | null;
   readonly planned: number | null;
   readonly kind: RoutineKind | null;
+  readonly results: readonly StepResult[] | null;
 }
 
 /** The runs of a student with how high each was meant to go; `$1` the studio, `$2` the student, `$3` its zone, `$4` since when. */
 const RUNS = `
-  select to_char(run.started_at at time zone $3, 'YYYY-MM-DD') as date, run.ease, run.worked_on, run.conditions,
+  select to_char(run.started_at at time zone $3, 'YYYY-MM-DD') as date, run.ease, run.worked_on, run.conditions, run.results,
          run.at_home, run.lowest, run.highest, routine.kind,
          (select max((key ->> 'high')::int)
             from jsonb_array_elements(run.plan -> 'steps') step, jsonb_array_elements(step -> 'keys') key) as planned
@@ -49,15 +50,18 @@ export class ProgressService {
     const notes = (await this.scope.query(studioId, NOTES, [studentId, since])) as NoteMarksDto[];
     const runs = rows.map(({ date, ease, worked_on: exercises, conditions, lowest, highest, ...row }) => ({
       ...{ date, ease, exercises, conditions, lowest, highest },
+      ...(row.results && { results: row.results }),
       plannedHighest: row.planned,
       occasion: pastOccasion(row.at_home, row.kind),
     }));
-    const { ranges, weeks, stages, stoodStill } = progressOf(runs, shelf, today);
+    const { ranges, weeks, stages, stoodStill, ease, courses } = progressOf(runs, shelf, today);
     return {
       ranges: [...ranges],
       weeks: [...weeks],
       stages: [...stages],
       stoodStill: [...stoodStill],
+      ease: [...ease],
+      courses: courses.map((course) => ({ ...course, points: [...course.points] })),
       notes,
     };
   }

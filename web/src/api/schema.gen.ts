@@ -1520,12 +1520,31 @@ export interface components {
             keys: number;
             marked: number;
         };
+        EasePointDto: {
+            /** Format: date */
+            date: string;
+            ease: number;
+            isOrdinary: boolean;
+        };
+        CoursePointDto: {
+            /** Format: date */
+            date: string;
+            value: number;
+        };
+        ExerciseCourseDto: {
+            exerciseId: string;
+            /** @enum {string} */
+            figure: "tempo" | "breath";
+            points: components["schemas"]["CoursePointDto"][];
+        };
         ProgressDto: {
             ranges: components["schemas"]["RangePointDto"][];
             weeks: components["schemas"]["WeekLoadDto"][];
             stages: components["schemas"]["StageMinutesDto"][];
             stoodStill: components["schemas"]["StoodStillDto"][];
             notes: components["schemas"]["NoteMarksDto"][];
+            ease: components["schemas"]["EasePointDto"][];
+            courses: components["schemas"]["ExerciseCourseDto"][];
         };
         RunSummaryDto: {
             /** Format: uuid */

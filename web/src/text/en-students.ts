@@ -113,6 +113,21 @@ export const students = {
       since_one: 'since {{day}}, {{count}} run',
       since_other: 'since {{day}}, {{count}} runs',
     },
+    ease: {
+      title: 'How easy was it?',
+      about:
+        'What was said at the end of each run; five is the easiest. Hollow: a performance, or coming back from illness.',
+      day: 'Day',
+      ease: 'Ease',
+      ordinary: 'Ordinary day',
+    },
+    course: {
+      title: 'How has one exercise gone?',
+      about: 'Its tempo, or how long a breath lasted, on ordinary days.',
+      exercise: 'Exercise',
+      tempo: '{{count}} bpm',
+      head: { tempo: 'Tempo', breath: 'Longest breath, in counts or seconds' },
+    },
     stages: 'What were the minutes spent on?',
   },
   day: {

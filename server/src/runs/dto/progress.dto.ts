@@ -1,4 +1,4 @@
-import { LOAD_MARKS, STAGES, type LoadMark, type Stage } from '@soft-lark/core';
+import { COURSE_FIGURES, LOAD_MARKS, STAGES, type LoadMark, type Stage } from '@soft-lark/core';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 
 export class RangePointDto {
@@ -69,6 +69,40 @@ export class NoteMarksDto {
   marked!: number;
 }
 
+export class EasePointDto {
+  @ApiProperty({ type: String, format: 'date' })
+  date!: string;
+
+  /** 1–5. */
+  @ApiProperty({ type: 'integer' })
+  ease!: number;
+
+  /** Neither a performance nor a day of recovering. */
+  @ApiProperty()
+  isOrdinary!: boolean;
+}
+
+export class CoursePointDto {
+  @ApiProperty({ type: String, format: 'date' })
+  date!: string;
+
+  @ApiProperty()
+  value!: number;
+}
+
+/** One figure of one exercise over the weeks. */
+export class ExerciseCourseDto {
+  @ApiProperty()
+  exerciseId!: string;
+
+  /** Beats a minute; or counts of one way out, seconds of the longest breath. */
+  @ApiProperty({ enum: COURSE_FIGURES })
+  figure!: (typeof COURSE_FIGURES)[number];
+
+  @ApiProperty({ type: [CoursePointDto] })
+  points!: CoursePointDto[];
+}
+
 /** What the last twelve weeks say of a student. */
 export class ProgressDto {
   @ApiProperty({ type: [RangePointDto] })
@@ -85,4 +119,10 @@ export class ProgressDto {
 
   @ApiProperty({ type: [NoteMarksDto] })
   notes!: NoteMarksDto[];
+
+  @ApiProperty({ type: [EasePointDto] })
+  ease!: EasePointDto[];
+
+  @ApiProperty({ type: [ExerciseCourseDto] })
+  courses!: ExerciseCourseDto[];
 }

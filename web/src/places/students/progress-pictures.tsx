@@ -186,3 +186,56 @@ export function BreakPicture({ notes }: { readonly notes: StudentProgress['notes
     </ResponsiveContainer>
   );
 }
+
+interface FigurePictureProps {
+  readonly points: readonly { readonly date: string; readonly value: number; readonly isOrdinary?: boolean }[];
+  readonly name: string;
+  readonly domain: readonly [number, number];
+  /** A figure in words. */
+  readonly words: (value: number) => string;
+  /** Only these stand at the side; left out, a few of the picture's own. */
+  readonly ticks?: readonly number[];
+}
+
+/** One figure over the days. */
+export function FigurePicture({ points, name, domain, words, ticks }: FigurePictureProps): ReactElement {
+  const data = points.map((point) => ({ ...point, at: Date.parse(point.date) }));
+  return (
+    <ResponsiveContainer width="100%" height={HEIGHT}>
+      <ComposedChart data={data} margin={MARGIN}>
+        {grid}
+        <XAxis
+          dataKey="at"
+          type="number"
+          scale="time"
+          domain={['dataMin', 'dataMax']}
+          tickFormatter={shortDayText}
+          tick={TICK}
+          stroke="var(--line)"
+          minTickGap={40}
+        />
+        <YAxis
+          domain={[...domain]}
+          allowDecimals={false}
+          tick={TICK}
+          stroke="var(--line)"
+          width={46}
+          {...(ticks && { ticks: [...ticks] })}
+        />
+        <Tooltip
+          {...TIP}
+          formatter={(value) => [words(Number(value)), name]}
+          labelFormatter={(label) => shortDayText(Number(label))}
+        />
+        <Line
+          dataKey="value"
+          name={name}
+          stroke="var(--meadow)"
+          strokeWidth={2.4}
+          dot={<RunDot />}
+          isAnimationActive={false}
+        />
+      </ComposedChart>
+    </ResponsiveContainer>
+  );
+}

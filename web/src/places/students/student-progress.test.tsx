@@ -33,7 +33,13 @@ const FULL: Progress = {
     { midi: 67, keys: 40, marked: 0 },
     { midi: 74, keys: 8, marked: 6 },
   ],
+  ease: DATES.map((date, index) => ({ date, ease: 2 + index, isOrdinary: true })),
+  courses: [
+    { exerciseId: 'thirds', figure: 'tempo', points: DATES.map((date, index) => ({ date, value: 80 + 4 * index })) },
+    { exerciseId: 'long-hiss', figure: 'breath', points: DATES.map((date, index) => ({ date, value: 12 + index })) },
+  ],
 };
+const NOTHING: Progress = { ranges: [], weeks: [], stages: [], stoodStill: [], notes: [], ease: [], courses: [] };
 const open = (progress: Progress): OpenedPage =>
   openPage(`/students/${STUDENT}/progress`, { [`GET /api/students/${STUDENT}/progress`]: progress });
 const question = (name: string): Promise<HTMLElement> => screen.findByRole('region', { name });
@@ -42,11 +48,27 @@ test.each<[string, string]>([
   ['Has the range moved, or only the ambition?', 'November 24 A3 F5 D5 no'],
   ['Is it more singing than usual?', 'November 23 13.0 7.5 a light day would be wise'],
   ['Where does it break?', 'D5 8 6 75 %'],
+  ['How easy was it?', 'November 23 very easy yes'],
+  ['How has one exercise gone?', 'November 23 92 bpm'],
 ])('%s: its figures stand in a table', async (name, row) => {
   const { user } = open(FULL);
   const asked = await question(name);
   await user.click(within(asked).getByRole('button', { name: 'as a table' }));
   expect(within(asked).getByRole('row', { name: row })).toBeVisible();
+});
+
+test('the course of another exercise is chosen by its name', async () => {
+  const { user } = open(FULL);
+  const asked = await question('How has one exercise gone?');
+  await user.click(within(asked).getByRole('button', { name: 'as a table' }));
+  await user.click(within(asked).getByRole('combobox', { name: 'Exercise' }));
+  await user.click(await screen.findByRole('option', { name: 'Long hiss' }));
+  expect(within(asked).getByRole('row', { name: 'November 23 15' })).toBeVisible();
+});
+
+test('without an exercise that came often enough there is no course', async () => {
+  open({ ...FULL, courses: [] });
+  expect(await question('How has one exercise gone?')).toHaveTextContent('Not enough yet');
 });
 
 test('the table of a picture is taken as a file', async () => {
@@ -78,6 +100,6 @@ test('three ordinary runs are not enough, however many performances there were',
 });
 
 test('a student who has not sung lately is said', async () => {
-  open({ ranges: [], weeks: [], stages: [], stoodStill: [], notes: [] });
+  open(NOTHING);
   expect(await screen.findByText('Nothing has been sung in the last twelve weeks.')).toBeVisible();
 });

@@ -1,8 +1,8 @@
 import { Button, Title } from '@mantine/core';
-import { IconDownload, IconFileText } from '@tabler/icons-react';
+import { IconFileText } from '@tabler/icons-react';
 import { LEAST_RUNS } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactElement, ReactNode } from 'react';
+import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { progressQuery, type StudentProgress as Weeks } from '../../api/history.queries.ts';
@@ -12,55 +12,11 @@ import { writeNote } from '../../text/note-names.ts';
 import { dayText } from '../../text/times.ts';
 import { decimalText } from '../../text/numbers.ts';
 import { Failure } from '../../ui/failure.tsx';
-import { PictureTable } from '../../ui/picture-table.tsx';
-import { fileName } from '../../ui/save-file.ts';
-import { saveTable } from '../../ui/save-table.ts';
 import { Shape } from '../../ui/shape.tsx';
+import { CourseQuestion, EaseQuestion } from './progress-courses.tsx';
 import { BreakPicture, LoadPicture, RangePicture } from './progress-pictures.tsx';
+import { Question } from './progress-question.tsx';
 import classes from './progress.module.css';
-
-interface QuestionProps {
-  readonly title: string;
-  readonly about: string;
-  readonly head: readonly string[];
-  readonly rows: readonly (readonly (string | number)[])[];
-  /** Whether there is enough to show more than chance. */
-  readonly isEnough: boolean;
-  readonly children: ReactNode;
-}
-
-/** A question, the picture that answers it, its table, and the table as a file. */
-function Question({ title, about, head, rows, isEnough, children }: QuestionProps): ReactElement {
-  const { t } = useTranslation();
-  return (
-    <section className={classes['question']} aria-label={title}>
-      <header>
-        <Title order={2} fz={19}>
-          {title}
-        </Title>
-        {isEnough && (
-          <Button
-            size="compact-sm"
-            variant="subtle"
-            leftSection={<IconDownload size={15} aria-hidden />}
-            aria-label={`${title} ${t('students.progress.csv')}`}
-            onClick={() => {
-              void saveTable(`${fileName(title)}.csv`, head, rows);
-            }}
-          >
-            {t('students.progress.csv')}
-          </Button>
-        )}
-      </header>
-      <p>{isEnough ? about : t('students.progress.notYet')}</p>
-      {isEnough && (
-        <PictureTable label={title} head={head} rows={rows}>
-          {children}
-        </PictureTable>
-      )}
-    </section>
-  );
-}
 
 function useRows({
   ranges,
@@ -134,12 +90,13 @@ function Still({ weeks, student }: { readonly weeks: Weeks; readonly student: St
   );
 }
 
+const EMPTY: Weeks = { ranges: [], weeks: [], stages: [], stoodStill: [], notes: [], ease: [], courses: [] };
+
 /** What the last twelve weeks say of one student, a picture for each question; never held against another student. */
 export function StudentProgress({ student }: { readonly student: Student }): ReactElement {
   const { t } = useTranslation();
   const progress = useQuery(progressQuery(student.id));
-  const empty: Weeks = { ranges: [], weeks: [], stages: [], stoodStill: [], notes: [] };
-  const weeks = progress.data ?? empty;
+  const weeks = progress.data ?? EMPTY;
   const rows = useRows(weeks);
   if (progress.error && !progress.data)
     return <Failure error={progress.error} onRetry={() => void progress.refetch()} />;
@@ -186,6 +143,8 @@ export function StudentProgress({ student }: { readonly student: Student }): Rea
       >
         <BreakPicture notes={weeks.notes} />
       </Question>
+      <EaseQuestion ease={weeks.ease} />
+      <CourseQuestion courses={weeks.courses} />
       <Still weeks={weeks} student={student} />
     </div>
   );
