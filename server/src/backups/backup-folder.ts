@@ -1,5 +1,5 @@
-import { createReadStream, createWriteStream, type ReadStream } from 'node:fs';
-import { mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
+import { createReadStream, type ReadStream } from 'node:fs';
+import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Writable } from 'node:stream';
 
@@ -50,8 +50,10 @@ export class BackupFolder {
     await mkdir(folder, { recursive: true });
     const name = nameAt(now);
     const unfinished = join(folder, `${name}${UNFINISHED}`);
+    // Opened before anything is written: a file that is still being opened would come after its own removal.
+    const file = await open(unfinished, 'w');
     try {
-      await write(createWriteStream(unfinished, { flush: true }));
+      await write(file.createWriteStream({ flush: true }));
       await rename(unfinished, join(folder, name));
     } catch (error) {
       await rm(unfinished, { force: true });
