@@ -61,7 +61,7 @@ test('how easy it was is told of every run that was asked, with what day it was'
 
 test('an exercise that came on four ordinary days has a course: its tempo, or the counts of its breath', () => {
   const at = (day: number, tempo: number | null, more: Partial<ProgressRun> = {}): ProgressRun =>
-    run(`2026-11-0${String(day)}`, { exercises: [sung('thirds', { tempo })], ...more });
+    run(`2026-11-0${String(day)}`, { exercises: [sung('up-and-down-five'), sung('thirds', { tempo })], ...more });
   const breath = (most?: number) => ({
     results: [{ exerciseId: 'long-hiss', ...(most !== undefined && { most }) }],
   });
@@ -74,7 +74,9 @@ test('an exercise that came on four ordinary days has a course: its tempo, or th
     at(6, 88, breath(16)),
     at(7, 92, { occasion: 'performance' }),
   );
-  expect(courses).toEqual([
+  // What has moved comes first, however often the rest came.
+  expect(courses.map(({ exerciseId }) => exerciseId)).toEqual(['thirds', 'long-hiss', 'up-and-down-five']);
+  expect(courses.slice(0, 2)).toEqual([
     {
       exerciseId: 'thirds',
       figure: 'tempo',

@@ -72,12 +72,14 @@ export interface Progress {
   readonly stages: readonly { readonly stage: Exercise['stage']; readonly minutes: number }[];
   readonly stoodStill: readonly StoodStill[];
   readonly ease: readonly EasePoint[];
-  /** Of exercises that came often enough, the most frequent first. */
+  /** Of exercises that came often enough: first those that have moved, then the most frequent. */
   readonly courses: readonly ExerciseCourse[];
 }
 
 const isOrdinary = ({ occasion, conditions }: ProgressRun): boolean =>
   occasion !== 'performance' && !conditions.includes('recovering');
+
+const hasMoved = ({ points }: ExerciseCourse): boolean => new Set(points.map(({ value }) => value)).size > 1;
 
 function coursesOf(runs: readonly ProgressRun[]): readonly ExerciseCourse[] {
   const courses = new Map<string, ExerciseCourse>();
@@ -92,7 +94,7 @@ function coursesOf(runs: readonly ProgressRun[]): readonly ExerciseCourse[] {
   }
   return [...courses.values()]
     .filter(({ points }) => points.length >= LEAST_RUNS)
-    .sort((one, other) => other.points.length - one.points.length);
+    .sort((one, other) => Number(hasMoved(other)) - Number(hasMoved(one)) || other.points.length - one.points.length);
 }
 
 function rangesOf(runs: readonly ProgressRun[]): readonly RangePoint[] {

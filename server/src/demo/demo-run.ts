@@ -56,6 +56,26 @@ function conducted(state: RunState, chance: Chance, at: Date): RunState {
   return run;
 }
 
+/** One step of advice for quick work, and how often it was earned. Beats per minute, days. */
+const QUICKER = 4;
+const FORTNIGHT = 14;
+
+/** A routine as it was so many days ago: quick work has become quicker since, a little every fortnight. */
+export function asItWas<R extends Pick<RoutineDto, 'steps'>>(
+  routine: R,
+  exercises: ReadonlyMap<string, Exercise>,
+  daysAgo: number,
+): R {
+  const steps = routine.steps.map((step) => {
+    const { work, stage } = exercises.get(step.exerciseId) ?? {};
+    if (stage !== 'agility' || work?.kind !== 'pattern') return step;
+    const { learn = work.tempo.usual, usual } = work.tempo;
+    const tempo = Math.max(learn, usual - QUICKER * Math.floor(daysAgo / FORTNIGHT));
+    return { ...step, settings: { ...step.settings, tempo } };
+  });
+  return { ...routine, steps };
+}
+
 /** A finished run as the page would have sent it. */
 export function demoRun({
   studentId,

@@ -13,7 +13,7 @@ import { SongsService } from '../songs/index.ts';
 import { StudentsService, type StudentDto } from '../students/index.ts';
 import { StudiosService } from '../studios/index.ts';
 import { chanceOf, type Chance } from './chance.ts';
-import { demoRun } from './demo-run.ts';
+import { asItWas, demoRun } from './demo-run.ts';
 import { REGATTA_TUNES } from './regatta-tunes.data.ts';
 import { DEMO_GROUPS, DEMO_STUDENTS, TERN_LOCK, type DemoStudent } from './tern-lock.data.ts';
 
@@ -202,7 +202,8 @@ export class DemoService implements OnApplicationBootstrap {
         .second(0)
         .toDate();
       const conditions: Condition[] = chance.happens(0.25) ? ['tired'] : chance.happens(0.1) ? ['heavy'] : [];
-      const run = demoRun({ studentId, voice, routine, exercises, startedAt, conditions, chance });
+      const then = asItWas(routine, exercises, daysAgo);
+      const run = demoRun({ studentId, voice, routine: then, exercises, startedAt, conditions, chance });
       await this.runs.keep(studioId, chance.id(startedAt), run);
     }
   }
