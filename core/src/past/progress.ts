@@ -49,7 +49,7 @@ export interface StoodStill {
 }
 
 /** How easy one run was, 1–5. */
-export interface EasePoint {
+interface EasePoint {
   readonly date: string;
   readonly ease: number;
   readonly isOrdinary: boolean;
@@ -59,7 +59,7 @@ export interface EasePoint {
 export const COURSE_FIGURES = ['tempo', 'breath'] as const;
 
 /** One figure of one exercise over the weeks, oldest first; ordinary days alone. */
-export interface ExerciseCourse {
+interface ExerciseCourse {
   readonly exerciseId: string;
   readonly figure: (typeof COURSE_FIGURES)[number];
   readonly points: readonly { readonly date: string; readonly value: number }[];
