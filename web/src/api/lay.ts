@@ -61,6 +61,13 @@ export function ofKind(kind: RoutineKind): Pick<RoutineContext, 'kind' | 'occasi
   return { kind, occasion: occasionOf(kind) };
 }
 
+/** By exercise; what was taken a moment ago stands beside what the server has added up. */
+function addedUp(advised: StudentToday['advised']): ReadonlyMap<string, number> {
+  const sums = new Map<string, number>();
+  for (const { exerciseId, semitones } of advised) sums.set(exerciseId, (sums.get(exerciseId) ?? 0) + semitones);
+  return sums;
+}
+
 /** Everything about a student's day that a routine's figures rest on, besides its steps and its kind. */
 export function dayContext(
   { student, conditions, breathOff, holdsOff, advised = [], allowance, hoursToPerformance }: Day,
@@ -76,7 +83,7 @@ export function dayContext(
     known: new Set(student.known),
     breathOff,
     holdsOff,
-    advised: new Map(advised.map(({ exerciseId, semitones }) => [exerciseId, semitones])),
+    advised: addedUp(advised),
     ...(allowance && { allowance }),
     ...(hoursToPerformance !== undefined && { hoursToPerformance }),
     ...answersFor(studio, student),

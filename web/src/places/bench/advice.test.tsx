@@ -107,3 +107,17 @@ test('advice on a step with a top of its own is set at that step', async () => {
   });
   expect(sentTo(page, `POST /api/students/${STUDENT}/advice`)).not.toHaveProperty('movesBy');
 });
+
+test('advice that was taken has a row in the ledger, before the day itself', async () => {
+  const advised = [
+    { exerciseId: 'thirds', semitones: -3 },
+    { exerciseId: 'thirds', semitones: 1 },
+  ];
+  const { user } = openPage(`/routines/${ROUTINE}?step=${thirds?.id ?? ''}`, {
+    ...answers,
+    [`GET /api/students/${STUDENT}/today`]: studentToday({ student: singer, routine: routine({ steps }), advised }),
+  });
+  await user.click(await screen.findByRole('tab', { name: 'Limits' }));
+  const row = (await screen.findByText('from the last runs')).closest('tr, li, div');
+  expect(row).toHaveTextContent('−2');
+});

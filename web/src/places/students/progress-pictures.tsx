@@ -20,6 +20,19 @@ import { TICK, TIP } from '../../ui/chart-look.ts';
 const HEIGHT = 230;
 const MARGIN = { top: 14, right: 18, bottom: 0, left: 0 };
 const grid = <CartesianGrid stroke="var(--line)" strokeDasharray="1 6" vertical={false} />;
+/** The days themselves, so that a gap shows as one. */
+const dayAxis = (
+  <XAxis
+    dataKey="at"
+    type="number"
+    scale="time"
+    domain={['dataMin', 'dataMax']}
+    tickFormatter={shortDayText}
+    tick={TICK}
+    stroke="var(--line)"
+    minTickGap={40}
+  />
+);
 
 interface DotProps {
   readonly cx?: number;
@@ -54,16 +67,7 @@ export function RangePicture({ ranges, comfortable }: RangePictureProps): ReactE
     <ResponsiveContainer width="100%" height={HEIGHT}>
       <ComposedChart data={data} margin={MARGIN}>
         {grid}
-        <XAxis
-          dataKey="at"
-          type="number"
-          scale="time"
-          domain={['dataMin', 'dataMax']}
-          tickFormatter={shortDayText}
-          tick={TICK}
-          stroke="var(--line)"
-          minTickGap={40}
-        />
+        {dayAxis}
         <YAxis
           domain={[low, high]}
           allowDecimals={false}
@@ -204,16 +208,7 @@ export function FigurePicture({ points, name, domain, words, ticks }: FigurePict
     <ResponsiveContainer width="100%" height={HEIGHT}>
       <ComposedChart data={data} margin={MARGIN}>
         {grid}
-        <XAxis
-          dataKey="at"
-          type="number"
-          scale="time"
-          domain={['dataMin', 'dataMax']}
-          tickFormatter={shortDayText}
-          tick={TICK}
-          stroke="var(--line)"
-          minTickGap={40}
-        />
+        {dayAxis}
         <YAxis
           domain={[...domain]}
           allowDecimals={false}
