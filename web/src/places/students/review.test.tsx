@@ -10,7 +10,7 @@ const answers = {
     student: student({ voice: voice({ goals: ['bridge', 'agility'] }) }),
   }),
   [`GET /api/students/${STUDENT}/progress`]: {
-    ...{ ranges, notes: [] },
+    ...{ ranges, notes: [], ease: [], courses: [] },
     weeks: [{ from: '2026-09-28', minutes: 64, mark: null }],
     stages: [{ stage: 'middle', minutes: 40 }],
     stoodStill: [{ exerciseId: 'thirds', since: '2026-10-01', runs: 5 }],
