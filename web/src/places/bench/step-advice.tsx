@@ -82,11 +82,10 @@ export function StepAdvice({ step, studentId, context, act }: StepAdviceProps): 
           <Button
             size="sm"
             onClick={() => {
-              const isForAll = kind === 'ceiling' && movesBy !== undefined;
-              if (!isForAll) act({ type: 'set', stepId: step.id, settings: { [kind]: value } });
+              if (movesBy === undefined) act({ type: 'set', stepId: step.id, settings: { [kind]: value } });
               answer({
                 ...{ exerciseId: step.exercise.id, kind, verdict, answer: 'taken' },
-                ...(isForAll && { movesBy }),
+                ...(movesBy !== undefined && { movesBy }),
               });
             }}
           >
