@@ -39,10 +39,26 @@ test('saves once, a moment after the last change', async () => {
   saver.edited('ab');
   await wait(1000);
   expect(sent).toEqual([['ab', 1]]);
-  expect(kinds()).toBe('waiting waiting saving saved');
+  expect(kinds()).toBe('waiting saving saved');
   saver.edited('abc');
   await wait(1000);
   expect(sent.at(-1)).toEqual(['abc', 2]);
+});
+
+test('what a page hands over again with every state it is told of is saved all the same', async () => {
+  const told: string[] = [];
+  saver = createSaver<string, Saved>({
+    version: 1,
+    save: (text, version) => Promise.resolve({ version: version + 1, text }),
+    onState: ({ kind }) => {
+      told.push(kind);
+      if (kind === 'waiting') saver.edited('a');
+    },
+    onSaved: () => undefined,
+  });
+  saver.edited('a');
+  await wait(1000);
+  expect(told).toEqual(['waiting', 'saving', 'saved']);
 });
 
 test('goes on when the server is back, with the newest edit', async () => {

@@ -36,6 +36,7 @@ export function createSaver<E, T extends { readonly version: number }>({
   onSaved,
 }: SaverOptions<E, T>): Saver<E> {
   let version = base;
+  let said: SaveState<T> = { kind: 'saved', version };
   let pending: { readonly value: E } | null = null;
   let isBusy = false;
   let isStopped = false;
@@ -43,6 +44,13 @@ export function createSaver<E, T extends { readonly version: number }>({
 
   // What came while a write was under way.
   const hasPending = (): boolean => pending !== null;
+
+  // Only what is news: a page that edits in answer to a state would go round for ever, and never come to saving.
+  const say = (state: SaveState<T>): void => {
+    const isNews = state.kind !== said.kind || state.version !== said.version || 'reason' in state;
+    said = state;
+    if (isNews) onState(state);
+  };
 
   const later = (ms: number): void => {
     clearTimeout(timer);
@@ -53,12 +61,12 @@ export function createSaver<E, T extends { readonly version: number }>({
     pending ??= unsent;
     if (mayPass(error) || isSignedOut(error)) {
       if (isSignedOut(error)) markSignedOut();
-      onState({ kind: 'away', version });
+      say({ kind: 'away', version });
       later(TRY_AGAIN_MS);
     } else if (error instanceof ApiProblem && error.code === 'STALE_WRITE') {
-      onState({ kind: 'stale', version, current: error.current as T });
+      say({ kind: 'stale', version, current: error.current as T });
     } else {
-      onState({ kind: 'refused', version, reason: errorText(refusalOf(error)) });
+      say({ kind: 'refused', version, reason: errorText(refusalOf(error)) });
     }
   };
 
@@ -67,14 +75,14 @@ export function createSaver<E, T extends { readonly version: number }>({
     const sent = pending;
     pending = null;
     isBusy = true;
-    onState({ kind: 'saving', version });
+    say({ kind: 'saving', version });
     try {
       const saved = await save(sent.value, version);
       version = saved.version;
       isBusy = false;
       onSaved(saved);
       if (hasPending()) later(QUIET_MS);
-      onState({ kind: hasPending() ? 'waiting' : 'saved', version });
+      say({ kind: hasPending() ? 'waiting' : 'saved', version });
     } catch (error) {
       isBusy = false;
       failed(error, sent);
@@ -84,7 +92,7 @@ export function createSaver<E, T extends { readonly version: number }>({
   return {
     edited: (value) => {
       pending = { value };
-      onState({ kind: 'waiting', version });
+      say({ kind: 'waiting', version });
       later(QUIET_MS);
     },
     over: (current) => {
@@ -95,7 +103,7 @@ export function createSaver<E, T extends { readonly version: number }>({
       version = current;
       pending = null;
       clearTimeout(timer);
-      onState({ kind: 'saved', version });
+      say({ kind: 'saved', version });
     },
     flush: () => void send(),
     stop: () => {
