@@ -21,86 +21,125 @@ async function lookInEveryColour(page: Page): Promise<void> {
   await page.emulateMedia({ colorScheme: 'light', forcedColors: null });
 }
 
+/** Looks at what is open now. */
+type Look = () => Promise<void>;
+
+const isOnTheShelf = ([address]: (typeof PLACES)[number]): boolean => address.startsWith('/shelf');
+
+async function lookAtPlaces(page: Page, places: readonly (typeof PLACES)[number][], lookAtIt: Look): Promise<void> {
+  for (const [address, heading] of places) {
+    await page.goto(address);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
+    await lookAtIt();
+  }
+}
+
+async function lookRoundTheShelf(page: Page, lookAtIt: Look): Promise<void> {
+  await openDemo(page);
+  await lookAtPlaces(page, PLACES.filter(isOnTheShelf), lookAtIt);
+}
+
+async function lookRoundTheStudio(page: Page, lookAtIt: Look): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await lookAtIt();
+  await openDemo(page);
+  await lookAtIt();
+  await page.keyboard.press('n');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await lookAtIt();
+  await shut(page);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await lookAtIt();
+  await shut(page);
+  await lookAtPlaces(
+    page,
+    PLACES.filter((place) => !isOnTheShelf(place)),
+    lookAtIt,
+  );
+  await page.goto('/students');
+  await page.getByRole('link', { name: 'The lock boat' }).click();
+  await expect(page.getByText('Keys in common')).toBeVisible();
+  await lookAtIt();
+}
+
+async function openMaud(page: Page): Promise<void> {
+  await openDemo(page);
+  await page.goto('/students');
+  await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
+  await expect(page.getByText('turns over, E4 to F4')).toBeVisible();
+}
+
+async function lookRoundAStudent(page: Page, lookAtIt: Look): Promise<void> {
+  await openMaud(page);
+  await lookAtIt();
+  const student = page.url();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await expect(page.getByRole('menu')).toBeVisible();
+  await lookAtIt();
+  await shut(page);
+  await page.getByRole('button', { name: 'Change the file' }).click();
+  await lookAtIt();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await page.getByRole('link', { name: 'Progress' }).click();
+  await expect(page.getByRole('figure').first()).toBeVisible();
+  await lookAtIt();
+  await page.goto(`${student}/song`);
+  await expect(page.getByText(/No song of the studio|Which key sits best/)).toBeVisible();
+  await lookAtIt();
+  await fromMenu(page, 'Day of the performance');
+  await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+  await lookAtIt();
+  await page.goto(student);
+  await fromMenu(page, 'Range check');
+  await expect(page.getByRole('button', { name: /^Speaks at/ })).toBeVisible();
+  await lookAtIt();
+}
+
+async function lookRoundARoutine(page: Page, lookAtIt: Look): Promise<void> {
+  await openMaud(page);
+  await page.getByRole('link', { name: 'Routines' }).click();
+  await page.getByRole('link', { name: 'Before the late shift' }).click();
+  await expect(page.getByRole('heading', { name: 'The order' })).toBeVisible();
+  await lookAtIt();
+  await page.getByRole('tab', { name: 'Limits' }).click();
+  await page.getByRole('button', { name: 'More figures' }).click();
+  await lookAtIt();
+  for (const dialog of ['Copy to another student', 'Templates', 'Versions', 'Delete this routine']) {
+    await fromMenu(page, dialog);
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await lookAtIt();
+    await shut(page);
+  }
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  await lookAtIt();
+  await passGate(page);
+  await page.keyboard.press('n');
+  await lookAtIt();
+  await page.keyboard.press('f');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await lookAtIt();
+}
+
 for (const [name, width, look] of [
   ['in light, dark and forced colours', 1280, lookInEveryColour],
   ['320 pixels wide', 320, (page: Page) => expectAccessible(page)],
 ] as const) {
-  test(`every place, dialog and menu can be read and reached: ${name}`, async ({ page }) => {
-    await page.setViewportSize({ width, height: 800 });
-    const lookAtIt = async (): Promise<void> => {
-      await look(page);
-      await expectNoSidewaysScroll(page);
-    };
-    await page.goto('/');
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    await lookAtIt();
-    await openDemo(page);
-    await lookAtIt();
-    await page.keyboard.press('n');
-    await expect(page.getByRole('dialog')).toBeVisible();
-    await lookAtIt();
-    await shut(page);
-    await page.keyboard.press('?');
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
-    await lookAtIt();
-    await shut(page);
-    for (const [address, heading] of PLACES) {
-      await page.goto(address);
-      await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
-      await lookAtIt();
-    }
-    await page.goto('/students');
-    await page.getByRole('link', { name: 'The lock boat' }).click();
-    await expect(page.getByText('Keys in common')).toBeVisible();
-    await lookAtIt();
-    await page.goto('/students');
-    await page.getByRole('link', { name: 'Maud Pellow', exact: true }).click();
-    await expect(page.getByText('turns over, E4 to F4')).toBeVisible();
-    await lookAtIt();
-    const student = page.url();
-    await page.getByRole('button', { name: 'More', exact: true }).click();
-    await expect(page.getByRole('menu')).toBeVisible();
-    await lookAtIt();
-    await shut(page);
-    await page.getByRole('button', { name: 'Change the file' }).click();
-    await lookAtIt();
-    await page.getByRole('button', { name: 'Cancel' }).click();
-    await page.getByRole('link', { name: 'Progress' }).click();
-    await expect(page.getByRole('figure').first()).toBeVisible();
-    await lookAtIt();
-    await page.goto(`${student}/song`);
-    await expect(page.getByText(/No song of the studio|Which key sits best/)).toBeVisible();
-    await lookAtIt();
-    await fromMenu(page, 'Day of the performance');
-    await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
-    await lookAtIt();
-    await page.goto(student);
-    await fromMenu(page, 'Range check');
-    await expect(page.getByRole('button', { name: /^Speaks at/ })).toBeVisible();
-    await lookAtIt();
-    await page.goto(student);
-    await page.getByRole('link', { name: 'Routines' }).click();
-    await page.getByRole('link', { name: 'Before the late shift' }).click();
-    await expect(page.getByRole('heading', { name: 'The order' })).toBeVisible();
-    await lookAtIt();
-    await page.getByRole('tab', { name: 'Limits' }).click();
-    await page.getByRole('button', { name: 'More figures' }).click();
-    await lookAtIt();
-    for (const dialog of ['Copy to another student', 'Templates', 'Versions', 'Delete this routine']) {
-      await fromMenu(page, dialog);
-      await expect(page.getByRole('dialog')).toBeVisible();
-      await lookAtIt();
-      await shut(page);
-    }
-    await page.getByRole('link', { name: 'Sing it' }).click();
-    await lookAtIt();
-    await passGate(page);
-    await page.keyboard.press('n');
-    await lookAtIt();
-    await page.keyboard.press('f');
-    await expect(page.getByRole('dialog')).toBeVisible();
-    await lookAtIt();
-  });
+  for (const [part, lookRound] of [
+    ['the studio', lookRoundTheStudio],
+    ['the shelf', lookRoundTheShelf],
+    ['a student', lookRoundAStudent],
+    ['a routine and its run', lookRoundARoutine],
+  ] as const) {
+    test(`every place, dialog and menu of ${part} can be read and reached: ${name}`, async ({ page }) => {
+      await page.setViewportSize({ width, height: 800 });
+      await lookRound(page, async () => {
+        await look(page);
+        await expectNoSidewaysScroll(page);
+      });
+    });
+  }
 }
 
 /** What a reader may set by hand, as 1.4.12 of WCAG 2.2 names it. */

@@ -29,6 +29,16 @@ export interface Saver<E> {
   readonly stop: () => void;
 }
 
+/** Says only what is news: a page that edits in answer to a state would go round for ever, and never come to saving. */
+function sayNews<T>(onState: (state: SaveState<T>) => void, first: SaveState<T>): (state: SaveState<T>) => void {
+  let said = first;
+  return (state) => {
+    const isNews = state.kind !== said.kind || state.version !== said.version || 'reason' in state;
+    said = state;
+    if (isNews) onState(state);
+  };
+}
+
 export function createSaver<E, T extends { readonly version: number }>({
   version: base,
   save,
@@ -36,7 +46,6 @@ export function createSaver<E, T extends { readonly version: number }>({
   onSaved,
 }: SaverOptions<E, T>): Saver<E> {
   let version = base;
-  let said: SaveState<T> = { kind: 'saved', version };
   let pending: { readonly value: E } | null = null;
   let isBusy = false;
   let isStopped = false;
@@ -45,12 +54,7 @@ export function createSaver<E, T extends { readonly version: number }>({
   // What came while a write was under way.
   const hasPending = (): boolean => pending !== null;
 
-  // Only what is news: a page that edits in answer to a state would go round for ever, and never come to saving.
-  const say = (state: SaveState<T>): void => {
-    const isNews = state.kind !== said.kind || state.version !== said.version || 'reason' in state;
-    said = state;
-    if (isNews) onState(state);
-  };
+  const say = sayNews(onState, { kind: 'saved', version });
 
   const later = (ms: number): void => {
     clearTimeout(timer);
