@@ -20,7 +20,7 @@ const at = (values, share) => {
   return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? Infinity;
 };
 
-/** A studio with its account, through the front door. @returns {Promise<{ ask: Function, send: Function }>} */
+/** A studio with its account, through the front door. @returns {Promise<{ ask: Function, send: Function, take: Function }>} */
 export async function signUp(address, name) {
   const response = await fetch(`${address}/api/studios`, {
     method: 'POST',
@@ -41,19 +41,22 @@ export async function signUp(address, name) {
     const text = await answer.text();
     return { status: answer.status, text, milliseconds: performance.now() - began };
   };
-  const send = async (method, path, body) => {
+  /** The answer as bytes. */
+  const take = async (path) =>
+    Buffer.from(await (await fetch(`${address}/api${path}`, { headers: { cookie } })).arrayBuffer());
+  const send = async (method, path, body, type = 'application/json') => {
     const answer = await fetch(`${address}/api${path}`, {
       method,
-      headers: { cookie, 'content-type': 'application/json', 'x-soft-lark': '1' },
-      body: typeof body === 'string' ? body : JSON.stringify(body),
+      headers: { cookie, 'content-type': type, 'x-soft-lark': '1' },
+      body: typeof body === 'string' || Buffer.isBuffer(body) ? body : JSON.stringify(body),
     });
     return { status: answer.status, text: await answer.text() };
   };
-  return { ask, send };
+  return { ask, send, take };
 }
 
 /** Fills the newest studio by SQL. @returns {Promise<{ seconds: number, keys: number, student: string }>} */
-async function fill(client, students) {
+export async function fill(client, students, years = YEARS) {
   const began = performance.now();
   const [{ id: studio }] = (await client.query('select id from studio order by created_at desc limit 1')).rows;
   const voice = { schema: 1, type: 'mezzo-soprano', style: 'theatre', goals: [], bridges: [], avoid: [] };
@@ -107,7 +110,7 @@ async function fill(client, students) {
             $3, $3, 57, 73, '{}', $4, '{up-and-down-five}'
        from student, generate_series(now() - make_interval(years => $5), now() - interval '1 day', make_interval(hours => 168 / $6)) day
       where studio_id = $1`,
-    [studio, { schema: 1, steps }, KEYS, JSON.stringify(workedOn), YEARS, RUNS_A_WEEK],
+    [studio, { schema: 1, steps }, KEYS, JSON.stringify(workedOn), years, RUNS_A_WEEK],
   );
   const { rowCount } = await client.query(
     `insert into run_key (id, studio_id, run_id, position, step_id, exercise_id, tonic, leg, low, high, tempo, outcome, marks)

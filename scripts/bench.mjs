@@ -39,7 +39,7 @@ async function warmStart() {
 /** A Wednesday afternoon of the demo studio, with lessons to come, whatever day it is. */
 const DEMO_DAY = { SOFT_LARK_NOW: '2026-11-25T15:18:00Z' };
 
-const TABLES = ['core', 'think', 'drafts', 'year', 'page', 'slow', 'walls', 'size', 'start'];
+const TABLES = ['core', 'think', 'drafts', 'year', 'page', 'slow', 'walls', 'size', 'carry', 'start'];
 
 /** Which tables are wanted: all, or those named behind the command. */
 const wanted = process.argv.slice(2);
@@ -98,6 +98,10 @@ const MEASURE = {
   size: () =>
     onServer('size', { DEMO: 'off' }, async (server) =>
       (await import('../bench/size-figures.mjs')).sizeFigures(server),
+    ),
+  carry: () =>
+    onServer('carry', { DEMO: 'off' }, async (server) =>
+      (await import('../bench/carry-figures.mjs')).carryFigures(server),
     ),
   start: async () => [
     {

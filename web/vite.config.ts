@@ -54,7 +54,7 @@ export default defineConfig({
       output: {
         codeSplitting: {
           includeDependenciesRecursively: false,
-          groups: ['vexflow', 'recharts'].map((name) => ({ name, test: new RegExp(`node_modules/${name}/`) })),
+          groups: ['vexflow', 'recharts', 'zod'].map((name) => ({ name, test: new RegExp(`node_modules/${name}/`) })),
         },
       },
     },

@@ -1,17 +1,19 @@
 import { mkdtemp, readdir, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Readable } from 'node:stream';
+import { PassThrough, Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { gunzipSync } from 'node:zlib';
 import { DataSource } from 'typeorm';
 import { BackupFolder, BackupsService } from './backups/index.ts';
 import { Clock } from './common/index.ts';
+import { StudioFileService } from './studio-file/index.ts';
 import { expectProblem, startTestServer, Teacher, type TestServer } from './testing/test-studio.ts';
 
 interface Listed {
   readonly isOn: boolean;
   readonly isBeingMade: boolean;
+  readonly share: number;
   readonly trouble: string | null;
   readonly backups: readonly { readonly name: string; readonly bytes: number }[];
 }
@@ -81,6 +83,37 @@ test('a backup is asked for, made by a job, whole, and restored with what was th
   const students = (await teacher.call('get', '/students')).body as { readonly name: string }[];
   expect(students.map((one) => one.name)).toEqual(['Maud Pellow']);
   expect((await listed()).backups.length).toBeGreaterThan(backups.length);
+});
+
+test('a backup says how far it is; called off, nothing of it is left, and the next is made', async () => {
+  const shares: number[] = [];
+  const watch = { signal: new AbortController().signal, onShare: (share: number) => shares.push(share) };
+  await server.app.get(StudioFileService, { strict: false }).write(studioId, new PassThrough().resume(), watch);
+  expect(shares).toEqual(shares.toSorted((a, b) => a - b));
+  expect(shares.at(-1)).toBe(1);
+
+  const before = (await listed()).backups;
+  // Whoever holds a table holds up its copy.
+  const holder = server.app.get(DataSource).createQueryRunner();
+  await holder.query('begin');
+  await holder.query('lock table song in access exclusive mode');
+  await teacher.call('post', '/studio/backups');
+  await until(({ isBeingMade }) => isBeingMade);
+  const isActive = async (): Promise<boolean> =>
+    (
+      (await server.query(`select 1 from jobs.job where singleton_key = $1 and state = 'active'`, [
+        studioId,
+      ])) as unknown[]
+    ).length > 0;
+  while (!(await isActive())) await new Promise((resolve) => setTimeout(resolve, 50));
+  expect((await teacher.call('delete', '/studio/backups')).body).toMatchObject({ isBeingMade: false, trouble: null });
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  await holder.query('rollback');
+  await holder.release();
+  // Begun anew, it is the only one.
+  await teacher.call('post', '/studio/backups');
+  await until((list) => list.backups.length > before.length && !list.isBeingMade);
+  expect(await readdir(join(root, studioId))).toHaveLength(before.length + 1);
 });
 
 test('of what another studio has, of nothing and of strange names there is no backup', async () => {

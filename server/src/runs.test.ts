@@ -301,9 +301,16 @@ describe('the log', () => {
       startedAt: '2026-11-01T10:00:00Z',
     });
     await visitor.call('put', `/runs/${found}`, body);
-    for (const query of ['words=the+straw', 'words=zoë+100%25', 'mark=strain', 'words=reed&mark=strain&place=lesson'])
+    for (const query of ['words=the+straw', 'words=ZOË+100%25', 'mark=strain', 'words=reed&mark=strain&place=lesson'])
       expect([query, await pageOf(query)]).toEqual([query, [found]]);
-    for (const query of ['words=no+such', 'words=100_', 'mark=crack', 'place=home', 'words=straw&olderThan=' + found])
+    for (const query of [
+      'words=no+such',
+      'words=100_',
+      'words=%5C',
+      'mark=crack',
+      'place=home',
+      'words=straw&olderThan=' + found,
+    ])
       expect([query, await pageOf(query)]).toEqual([query, []]);
     await visitor.call('delete', `/students/${others}`);
   });

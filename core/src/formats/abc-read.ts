@@ -1,4 +1,4 @@
-import { Note } from 'tonal';
+import * as Note from '@tonaljs/note';
 import { FormatError } from '../errors.ts';
 import type { Mode } from '../pattern/index.ts';
 import { checkText } from './check-text.ts';

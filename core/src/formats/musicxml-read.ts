@@ -1,6 +1,6 @@
 import { XMLParser } from 'fast-xml-parser';
 import { SyntaxValidator } from 'fast-xml-validator';
-import { Note } from 'tonal';
+import * as Note from '@tonaljs/note';
 import { FormatError } from '../errors.ts';
 import type { Mode } from '../pattern/index.ts';
 import { checkText } from './check-text.ts';

@@ -36,3 +36,19 @@ export const VIBRATO = {
 
 /** When a sound that began has become a pitch. */
 export const ONSET = { steadyCents: 35, steadySeconds: 0.1 } as const;
+
+/** What is a breath that is heard, and when it is over. */
+export const HEARD_BREATH = {
+  /** Quieter than this is the room, whatever else is heard; level 0–1. */
+  leastLevel: 0.004,
+  /** So many times the room before it, and this share of its own loudest tenth. */
+  timesTheRoom: 2,
+  leastShare: 0.3,
+  /** A gap so short does not end it; what is shorter in all is no breath. Seconds. */
+  joinedSeconds: 0.25,
+  leastSeconds: 0.4,
+  /** So much after its last count it is still listened to. */
+  lateSeconds: 2,
+  /** It arrives on the count within this share of one. */
+  onCountShare: 0.5,
+} as const;

@@ -1,5 +1,7 @@
 export { findRange } from './find-range.ts';
+export { HEARD_BREATH } from './heard.data.ts';
 export { hearingOf, type Hearing } from './hearing.ts';
+export { hearBreath, type HeardBreath } from './hear-breath.ts';
 export { HELD, heldNotes } from './held-notes.ts';
 export { frameMaker, HOP_SECONDS, type FrameMaker } from './pitch-frames.ts';
 export {
@@ -15,7 +17,7 @@ export {
 export { marksHeard, scoreRung, type HeardMark, type NoteScore, type RungScore } from './score-rung.ts';
 export { singersAudio } from './singer-audio.ts';
 export { SINGERS, type Singer, type SingerName } from './singers.data.ts';
-export { singNote, singTune, speakLine, type SungNote } from './simulated-singer.ts';
+export { breatheOut, singNote, singTune, speakLine, type SungNote } from './simulated-singer.ts';
 export { evennessOf, onsetOf, vibratoOf, type Vibrato } from './steadiness.ts';
 export { pitchOf } from './voiced.ts';
 export { endOf, wantedNotes, type WantedNote } from './wanted-notes.ts';

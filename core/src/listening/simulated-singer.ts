@@ -101,6 +101,26 @@ export function singTune(singer: Singer, wanted: readonly WantedNote[], seed: nu
   });
 }
 
+const HISS = { level: 0.05, clarity: 0.2, startsAfter: 0.1 };
+
+/**
+ * A hiss of the simulated singer: as long as it is to be, or as the breath lasts.
+ *
+ * @param seconds how long it is to last
+ * @param seed a whole number; the same seed gives the same frames
+ * @returns frames, seconds from the start of the breath out
+ */
+export function breatheOut(singer: Singer, seconds: number, seed: number): readonly PitchFrame[] {
+  const chance = chanceOf(seed);
+  const lasts = Math.min(seconds, singer.breathSeconds * (1 + 0.08 * chance.spread())) - HISS.startsAfter;
+  return Array.from({ length: Math.max(0, Math.round(lasts / HOP_SECONDS)) }, (_, index): PitchFrame => {
+    const t = index * HOP_SECONDS;
+    // It is let go of a little faster at first than at the end.
+    const level = HISS.level * (1.15 - (0.3 * t) / Math.max(1, lasts)) * (0.9 + chance.share() * 0.2);
+    return { t: HISS.startsAfter + t, hz: 0, clarity: HISS.clarity * chance.share(), level };
+  });
+}
+
 const SYLLABLE_SECONDS = 0.19;
 const PAUSE_SECONDS = 0.09;
 

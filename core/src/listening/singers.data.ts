@@ -17,6 +17,8 @@ export interface Singer {
   readonly vibratoCents: number;
   /** 0 clear, 1 all air. */
   readonly breathiness: number;
+  /** The longest hiss. */
+  readonly breathSeconds: number;
   /** How often a note at the bridge cracks, 0–1. */
   readonly crackShare: number;
 }
@@ -35,6 +37,7 @@ export const SINGERS: Readonly<Record<SingerName, Singer>> = {
     vibratoCents: 35,
     breathiness: 0.05,
     crackShare: 0,
+    breathSeconds: 24,
   },
   cracking: {
     speakingNote: 50,
@@ -47,6 +50,7 @@ export const SINGERS: Readonly<Record<SingerName, Singer>> = {
     vibratoCents: 15,
     breathiness: 0.1,
     crackShare: 0.8,
+    breathSeconds: 14,
   },
   breathy: {
     speakingNote: 57,
@@ -59,6 +63,7 @@ export const SINGERS: Readonly<Record<SingerName, Singer>> = {
     vibratoCents: 0,
     breathiness: 0.5,
     crackShare: 0.1,
+    breathSeconds: 9,
   },
   changing: {
     speakingNote: 52,
@@ -72,6 +77,7 @@ export const SINGERS: Readonly<Record<SingerName, Singer>> = {
     vibratoCents: 0,
     breathiness: 0.25,
     crackShare: 0.6,
+    breathSeconds: 10,
   },
   'low-morning': {
     speakingNote: 44,
@@ -84,5 +90,6 @@ export const SINGERS: Readonly<Record<SingerName, Singer>> = {
     vibratoCents: 20,
     breathiness: 0.3,
     crackShare: 0.2,
+    breathSeconds: 16,
   },
 };

@@ -1,4 +1,4 @@
-import { Note } from 'tonal';
+import * as Note from '@tonaljs/note';
 
 /** A spelled note: `letter` with its accidental signs (♯ ♭ ♮ characters) and octave number. */
 export interface SpelledNote {

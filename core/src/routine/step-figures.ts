@@ -1,5 +1,6 @@
 import type { Exercise, StillWork, Work } from '../shelf/index.ts';
-import { FIGURE_BOUNDS, type FigureName, type StepSettings } from './step.schema.ts';
+import { FIGURE_BOUNDS, type FigureName } from './figure-bounds.data.ts';
+import type { StepSettings } from './step.schema.ts';
 
 /** Those of some figures that an object has already, set anew. */
 function set<T extends object>(own: T, figures: StepSettings['figures']): T {

@@ -2,6 +2,7 @@ export { calledByPlaying, LEAST_PLAYED } from './called-by-playing.ts';
 export { APPROACH_CHOICES, PACES, type Pace } from './approach.data.ts';
 export { approachSchema, keptVoiceSchema } from './kept-voice.schema.ts';
 export { checkShelf } from './check-shelf.ts';
+export { isStillWork, promptOf } from './still-work.ts';
 export { againstSchool, opposedOn } from './pulls.ts';
 export { PULL_CAUTIONS, PULLS } from './pulls.data.ts';
 export { answerTo, cueFor, cuesOf, schoolCues, type Approach, type CuePlace } from './cue-for.ts';
@@ -16,10 +17,8 @@ export {
   type WrittenExercise,
 } from './exercise.schema.ts';
 export {
-  isStillWork,
   LINE_ORDERS,
   PROMPT_SIDES,
-  promptOf,
   type BreathWork,
   type GlideEnd,
   type PatternWork,

@@ -2,10 +2,27 @@ import type { VoiceFile } from '../voice/index.ts';
 import type { Exercise } from './exercise.schema.ts';
 import { isSungWork } from './pattern-of.ts';
 import { OVERLAYS, type Overlay } from './learning.data.ts';
-import { overlayFromOwn, type OwnOverlay } from './own-overlay.schema.ts';
+import type { OverlayTouch, OwnOverlay } from './own-overlay.schema.ts';
 
 /** Source: house choice; an overlay lies over a modest step, so that it is not done and watched at once. */
 const MODEST_LOAD = 2;
+
+/** Source: as for the shipped overlays; cautions on file, what stands in the way, and the day. */
+const LEFT_OUT_BY: Readonly<Record<OverlayTouch, Pick<Overlay, 'notWith' | 'notIf' | 'notDizzy'>>> = {
+  jaw: { notWith: ['jaw'] },
+  neck: { notWith: ['neck-and-shoulder'] },
+  belly: { notWith: ['belly', 'pregnancy'] },
+  standing: { notIf: ['seated'] },
+  balance: { notDizzy: true },
+};
+
+/** An overlay of the teacher’s own as the shipped ones are. */
+function overlayFromOwn({ touches, ...own }: OwnOverlay): Overlay {
+  const notWith = touches.flatMap((touch) => LEFT_OUT_BY[touch].notWith ?? []);
+  const notIf = touches.flatMap((touch) => LEFT_OUT_BY[touch].notIf ?? []);
+  const notDizzy = touches.some((touch) => LEFT_OUT_BY[touch].notDizzy);
+  return { ...own, isTechnical: true, learnt: [], cautions: [], notWith, notIf, notDizzy };
+}
 
 /** What may be laid over steps in a studio: the shipped ones, then its own. */
 export function overlaysOf(ownOverlays: readonly OwnOverlay[] = []): readonly Overlay[] {

@@ -226,13 +226,3 @@ export type SpokenWork = Extract<Work, { kind: 'spoken' }>;
 /** Work without pitch. */
 export type StillWork = BreathWork | TimedWork | SpokenWork;
 export type Prompt = Exclude<TimedWork['prompts'][number], string>;
-
-/** Whether work has no pitch. */
-export function isStillWork(work: Work): work is StillWork {
-  return work.kind !== 'pattern' && work.kind !== 'siren';
-}
-
-/** A prompt in its full form. */
-export function promptOf(written: TimedWork['prompts'][number]): Prompt {
-  return typeof written === 'string' ? { text: written } : written;
-}

@@ -66,4 +66,10 @@ export class BackupJobs implements OnApplicationBootstrap, OnApplicationShutdown
   async ask(studioId: string): Promise<void> {
     await this.boss?.send(BACKUP, { studioId } satisfies BackupJob, { singletonKey: studioId });
   }
+
+  /** Calls off a backup that is waiting or being made; whichever server makes it notices within a second. */
+  async callOff(studioId: string): Promise<void> {
+    const id = await this.backups.jobUnderWay(studioId);
+    if (id !== null) await this.boss?.cancel(BACKUP, id);
+  }
 }

@@ -1,4 +1,4 @@
-import { Controller, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
+import { Controller, Delete, Get, HttpCode, Param, Post, Res } from '@nestjs/common';
 import { ApiAcceptedResponse, ApiOkResponse, ApiProduces, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { pipeline } from 'node:stream/promises';
@@ -30,6 +30,14 @@ export class BackupsController {
   @ApiAcceptedResponse({ type: BackupsDto })
   async ask(@Who() { studioId }: SignedIn): Promise<BackupsDto> {
     await this.jobs.ask(studioId);
+    return this.backups.list(studioId);
+  }
+
+  /** Calls off the backup that is being made; there is none where it was done in the meantime. */
+  @Delete()
+  @ApiOkResponse({ type: BackupsDto })
+  async callOff(@Who() { studioId }: SignedIn): Promise<BackupsDto> {
+    await this.jobs.callOff(studioId);
     return this.backups.list(studioId);
   }
 

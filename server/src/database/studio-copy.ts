@@ -1,9 +1,8 @@
-import { pipeline, type Readable, type Writable } from 'node:stream';
+import { finished, type Readable, type Writable } from 'node:stream';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { PoolClient } from 'pg';
 import { from as copyFrom, to as copyTo } from 'pg-copy-streams';
-import split2 from 'split2';
 import { DataSource } from 'typeorm';
 import { validate as isUuid } from 'uuid';
 
@@ -12,8 +11,8 @@ export interface StudioCopy {
   /** Columns of a table besides the studio, in their order. */
   readonly columns: (table: string) => Promise<readonly string[]>;
   readonly count: (table: string) => Promise<number>;
-  /** The rows as lines of text, without the studio and without their ends. */
-  readonly out: (table: string, columns: readonly string[]) => AsyncIterable<string>;
+  /** The rows as lines of UTF-8 without the studio, in pieces as the database sends them: a row may lie in two. */
+  readonly out: (table: string, columns: readonly string[]) => AsyncIterable<Buffer>;
   /** Takes lines of text that begin with the studio. */
   readonly into: (table: string, columns: readonly string[]) => Writable;
   readonly clear: (table: string) => Promise<void>;
@@ -26,11 +25,11 @@ export interface StudioCopy {
 const quoted = (name: string): string => `"${name.replaceAll('"', '""')}"`;
 
 /** A copy cannot be broken off: what nobody reads any more is let go by, so that the connection is free again. */
-async function* linesOf(copied: Readable): AsyncGenerator<string> {
-  const lines = split2('\n');
-  pipeline(copied, lines, () => undefined);
+async function* piecesOf(copied: Readable): AsyncGenerator<Buffer> {
+  // Its error is that of the pieces; where nobody waits for them any more, nobody needs to know.
+  finished(copied, () => undefined);
   try {
-    yield* lines as AsyncIterable<string>;
+    yield* copied.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>;
   } finally {
     copied.resume();
   }
@@ -60,7 +59,7 @@ function copyOf(client: PoolClient, studioId: string): StudioCopy {
     },
     // A copy takes no parameters; the studio was looked at when the carrying began.
     out: (table, columns) =>
-      linesOf(
+      piecesOf(
         client.query(
           copyTo(`copy (select ${list(columns)} from ${quoted(table)} where studio_id = '${studioId}') to stdout`),
         ),

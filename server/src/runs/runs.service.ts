@@ -87,15 +87,27 @@ export class RunsService {
        and ($3::uuid is null or (run.started_at, run.id) <
             (select last.started_at, last.id from run last where last.studio_id = $1 and last.id = $3))
        and ($5::text is null
-            or strpos(lower(concat_ws(chr(10), student.name, run.routine_name, run.note)), lower($5)) > 0)
-       and ($6::text is null or $6 = any(run.marks))
-       and ($7::boolean is null or run.at_home = $7)
+            or run.student_id = any($6) or lower(run.routine_name || chr(10) || run.note) like lower($5))
+       and ($7::text is null or $7 = any(run.marks))
+       and ($8::boolean is null or run.at_home = $8)
      order by run.started_at desc, run.id desc limit $4`,
       [
         ...[studentId ?? null, olderThan ?? null, most],
-        ...[words ?? null, mark ?? null, place === undefined ? null : place === 'home'],
+        ...(words === undefined ? [null, null] : await this.whereWordsStand(studioId, words)),
+        ...[mark ?? null, place === undefined ? null : place === 'home'],
       ],
     );
+  }
+
+  /** What a run’s own words are like, and the students whose names hold them: each has an index of its own. */
+  private async whereWordsStand(studioId: string, words: string): Promise<[string, readonly string[]]> {
+    const pattern = `%${words.replaceAll(/[\\%_]/g, '\\$&')}%`;
+    const students = (await this.scope.query(
+      studioId,
+      'select id from student where studio_id = $1 and lower(name) like lower($2)',
+      [pattern],
+    )) as { id: string }[];
+    return [pattern, students.map(({ id }) => id)];
   }
 
   /** The last run of each of these students, or of all. */

@@ -18,26 +18,56 @@ import {
 } from './studio-lines.ts';
 import { COLUMNS_LEFT, SETTINGS, STUDIO_TABLES, type StudioTable } from './studio-tables.data.ts';
 
-/** Rows are handed on in pieces of about this size, not one by one. Characters. */
+/** Rows are handed on in pieces of about this size, not one by one. Bytes on the way out, characters on the way in. */
 const PIECE = 256 * 1024;
 /** Packing harder takes longer than it saves. */
 const PACKING = 1;
 
 type Counts = Map<StudioTable, number>;
 
-/** Lines gathered into pieces. */
-async function* inPieces(lines: AsyncIterable<string>): AsyncGenerator<string> {
-  let held: string[] = [];
+/** How a writing that takes its time is watched and broken off. */
+export interface Watch {
+  /** Told now and then which share of the rows is written, 0–1. */
+  readonly onShare: (share: number) => void;
+  readonly signal: AbortSignal;
+}
+
+/** What comes in small pieces, gathered into larger ones. */
+async function* inPieces(pieces: AsyncIterable<Buffer>): AsyncGenerator<Buffer> {
+  let held: Buffer[] = [];
   let length = 0;
-  for await (const line of lines) {
-    held.push(line);
-    length += line.length;
+  for await (const piece of pieces) {
+    held.push(piece);
+    length += piece.length;
     if (length < PIECE) continue;
-    yield held.join('');
+    yield Buffer.concat(held);
     held = [];
     length = 0;
   }
-  yield held.join('');
+  yield Buffer.concat(held);
+}
+
+const LINE_END = 0x0a;
+
+function linesIn(piece: Buffer): number {
+  let count = 0;
+  for (let at = piece.indexOf(LINE_END); at >= 0; at = piece.indexOf(LINE_END, at + 1)) count += 1;
+  return count;
+}
+
+/** The pieces as they come; which share of all rows is in them is told after each. */
+async function* sharesOf(
+  pieces: AsyncIterable<Buffer>,
+  counts: Counts,
+  onShare: (share: number) => void,
+): AsyncGenerator<Buffer> {
+  const all = [...counts.values()].reduce((sum, count) => sum + count, 0);
+  let written = 0;
+  for await (const piece of pieces) {
+    written += linesIn(piece);
+    onShare(Math.min(1, written / all));
+    yield piece;
+  }
 }
 
 async function columnsOf(copy: StudioCopy, table: StudioTable): Promise<readonly string[]> {
@@ -111,15 +141,18 @@ export class StudioFileService {
   /**
    * Writes the whole studio as it is at this moment, packed.
    *
-   * @throws where the database or the reader goes away on the way; what was written then has no last line
+   * @throws where it is broken off, or the database or the reader goes away on the way; what was written then has no
+   *   last line
    */
-  write(studioId: string, out: Writable): Promise<void> {
-    return this.copier.during(studioId, true, (copy) =>
-      pipeline(inPieces(this.linesOf(copy, studioId)), createGzip({ level: PACKING }), out),
-    );
+  write(studioId: string, out: Writable, watch?: Watch): Promise<void> {
+    return this.copier.during(studioId, true, async (copy) => {
+      const pieces = inPieces(this.piecesOf(copy, studioId));
+      const watched = watch ? sharesOf(pieces, await this.countHere(copy), watch.onShare) : pieces;
+      await pipeline(watched, createGzip({ level: PACKING }), out, { signal: watch?.signal });
+    });
   }
 
-  private async *linesOf(copy: StudioCopy, studioId: string): AsyncGenerator<string> {
+  private async *piecesOf(copy: StudioCopy, studioId: string): AsyncGenerator<Buffer> {
     const hash = new LineHash();
     const [row = {}] = await copy.query('select name, to_jsonb(studio) as settings from studio where id = $1');
     const all = row['settings'] as Record<string, unknown>;
@@ -136,10 +169,10 @@ export class StudioFileService {
     for (const table of STUDIO_TABLES) {
       const columns = await columnsOf(copy, table);
       yield hash.add(JSON.stringify({ table, columns }));
-      for await (const line of copy.out(table, columns)) yield hash.add(line);
+      for await (const piece of copy.out(table, columns)) yield hash.addLines(piece);
       yield hash.add(END_OF_TABLE);
     }
-    yield `${JSON.stringify({ sha256: hash.digest() })}\n`;
+    yield Buffer.from(`${JSON.stringify({ sha256: hash.digest() })}\n`);
   }
 
   /** What a file holds against what is here; nothing is changed. */

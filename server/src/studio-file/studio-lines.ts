@@ -44,9 +44,14 @@ export function brokenFile(detail: string): Problem {
 export class LineHash {
   private readonly hash: Hash = createHash('sha256');
 
-  add(line: string): string {
-    this.hash.update(`${line}\n`);
-    return `${line}\n`;
+  add(line: string): Buffer {
+    return this.addLines(Buffer.from(`${line}\n`));
+  }
+
+  /** Lines with their ends, a part of one at either side. */
+  addLines(piece: Buffer): Buffer {
+    this.hash.update(piece);
+    return piece;
   }
 
   digest(): string {

@@ -222,7 +222,7 @@ export interface paths {
         get: operations["Backups_list"];
         put?: never;
         post: operations["Backups_ask"];
-        delete?: never;
+        delete: operations["Backups_callOff"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1279,6 +1279,7 @@ export interface components {
         BackupsDto: {
             isOn: boolean;
             isBeingMade: boolean;
+            share: number;
             trouble: string | null;
             backups: components["schemas"]["BackupDto"][];
         };
@@ -2498,6 +2499,25 @@ export interface operations {
         requestBody?: never;
         responses: {
             202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupsDto"];
+                };
+            };
+        };
+    };
+    Backups_callOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -46,6 +46,7 @@ export const sendStudioFile = (what: 'compare' | 'restore', file: File): Promise
 };
 
 export type Backup = Schemas['BackupDto'];
+export type Backups = Schemas['BackupsDto'];
 
 /** A backup takes seconds: while one is made it is asked for again so often. */
 const LOOK_AGAIN_MS = 700;
@@ -57,7 +58,9 @@ export const backupsQuery = queryOptions({
   refetchInterval: ({ state }) => (state.data?.isBeingMade ? LOOK_AGAIN_MS : false),
 });
 
-export const askForBackup = (): Promise<Schemas['BackupsDto']> => dataOf(api.POST('/api/studio/backups'));
+export const askForBackup = (): Promise<Backups> => dataOf(api.POST('/api/studio/backups'));
+
+export const callOffBackup = (): Promise<Backups> => dataOf(api.DELETE('/api/studio/backups'));
 
 /** Compares a backup with what is here, or puts it in its place. */
 export const sendBackup = (what: 'compare' | 'restore', name: string): Promise<StudioFileContents> => {

@@ -1,4 +1,4 @@
-import { SINGERS, singTune, type PitchFrame, type SingerName, type WantedNote } from '@soft-lark/core';
+import { breatheOut, SINGERS, singTune, type PitchFrame, type SingerName, type WantedNote } from '@soft-lark/core';
 import { startMicrophone } from './microphone.ts';
 
 /** Who is listened to: a person, or a simulated singer. */
@@ -8,6 +8,8 @@ export type EarSource = 'microphone' | SingerName;
 export interface Ear {
   /** A tune begins in so many seconds; nought of it ends what is sung. A person needs no telling. */
   readonly sing: (wanted: readonly WantedNote[], inSeconds: number) => void;
+  /** A breath out begins now, so many seconds long. A person needs no telling. */
+  readonly breatheOut: (seconds: number) => void;
   readonly stop: () => void;
 }
 
@@ -38,11 +40,18 @@ function openSimulated(name: SingerName, onFrames: OnFrames): Ear {
     waiting = waiting.slice(heard.length);
     if (heard.length > 0) onFrames(heard);
   }, TICK_MS);
+  const give = (frames: readonly PitchFrame[], inSeconds: number): void => {
+    const begins = pageSeconds() + inSeconds;
+    waiting = frames.map((frame) => ({ ...frame, t: frame.t + begins }));
+  };
   return {
     sing: (wanted, inSeconds) => {
       sung += 1;
-      const begins = pageSeconds() + inSeconds;
-      waiting = singTune(SINGERS[name], wanted, sung).map((frame) => ({ ...frame, t: frame.t + begins }));
+      give(singTune(SINGERS[name], wanted, sung), inSeconds);
+    },
+    breatheOut: (seconds) => {
+      sung += 1;
+      give(breatheOut(SINGERS[name], seconds, sung), 0);
     },
     stop: () => {
       clearInterval(timer);
@@ -59,5 +68,5 @@ function openSimulated(name: SingerName, onFrames: OnFrames): Ear {
 export async function openEar(source: EarSource, onFrames: OnFrames): Promise<Ear> {
   if (source !== 'microphone') return openSimulated(source, onFrames);
   const { stop } = await startMicrophone(onPageTime(onFrames));
-  return { sing: () => undefined, stop };
+  return { sing: () => undefined, breatheOut: () => undefined, stop };
 }

@@ -185,6 +185,6 @@ export function usualAnswers(): Answers {
     'GET /api/runs/last': [],
     'GET /api/account/sessions': [],
     'GET /api/studio': studio(),
-    'GET /api/studio/backups': { isOn: true, isBeingMade: false, trouble: null, backups: [] },
+    'GET /api/studio/backups': { isOn: true, isBeingMade: false, share: 0, trouble: null, backups: [] },
   };
 }

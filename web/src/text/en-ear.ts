@@ -30,6 +30,14 @@ export const ear = {
     shown: 'The piano shows this key; it is listened to when the student sings.',
     piano: 'The piano plays along in this key. In headphones, or on its cue alone, the singer is listened to.',
   },
+  breaths: {
+    title: 'Breaths as they were heard',
+    listening: 'Listening to the breath out. A breath that makes no sound is not heard.',
+    lasted: 'Breath {{round}}: {{seconds}} s',
+    early: 'over before the last count',
+    'on-count': 'on the last count',
+    late: 'beyond the last count',
+  },
   cents: {
     low_zero: 'on the note',
     low_one: '{{count}} cent low',

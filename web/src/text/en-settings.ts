@@ -129,6 +129,8 @@ export const settings = {
     restore: 'Restore …',
     restoreOf: 'Restore the backup of {{when}}',
     now: 'Make one now',
+    written: 'A backup is being made: {{share}} % is written',
+    callOff: 'Call it off',
     warning: 'What is here now is backed up first, then replaced.',
   },
   rules: { jump: 'Groups of rules', between: 'from {{min}} to {{max}}', back: 'Back to {{figure}}' },

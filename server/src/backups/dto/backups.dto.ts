@@ -20,6 +20,10 @@ export class BackupsDto {
   @ApiProperty()
   isBeingMade!: boolean;
 
+  /** How much of it is written, 0–1. */
+  @ApiProperty({ type: Number, minimum: 0, maximum: 1 })
+  share!: number;
+
   /** Why the last one could not be made; nothing where it was. */
   @ApiProperty({ type: String, nullable: true })
   trouble!: string | null;

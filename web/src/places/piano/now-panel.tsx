@@ -22,6 +22,7 @@ import { clockText } from '../../text/times.ts';
 import { KeyFor } from '../../ui/key-cap.tsx';
 import { useLastSungWords, useResultWords } from '../../ui/result-words.ts';
 import { writeNote } from '../../text/note-names.ts';
+import { BreathStrip } from './breath-strip.tsx';
 import { EarStrip } from './ear-strip.tsx';
 import { KeysTable, sungAs } from './keys-table.tsx';
 import { KeepHeard } from './keep-heard.tsx';
@@ -91,7 +92,7 @@ function bigNumber(moment: StillMoment): string {
 }
 
 /** A step without keys as it is conducted: what is on, its count, its words, and what comes then. */
-function StillNow({ running: { elapsed }, state, exercise, studentId }: Omit<NowPanelProps, 'ear'>): ReactElement {
+function StillNow({ running: { elapsed }, state, exercise, studentId, ear }: NowPanelProps): ReactElement {
   const { t } = useTranslation();
   const words = usePartWords();
   const resultWords = useResultWords();
@@ -131,7 +132,10 @@ function StillNow({ running: { elapsed }, state, exercise, studentId }: Omit<Now
         {last && <p className={classes['then']}>{t('course.lastTime', { result: resultWords(last, exercise) })}</p>}
         {then && <p className={classes['then']}>{t('course.then', { part: then })}</p>}
       </div>
-      {course && <CoursePicture course={course} height={height} {...(state.begun && { elapsed })} />}
+      <div className={classes['course']}>
+        {course && <CoursePicture course={course} height={height} {...(state.begun && { elapsed })} />}
+        {ear.breaths && <BreathStrip breaths={ear.breaths} />}
+      </div>
     </section>
   );
 }
@@ -180,7 +184,9 @@ export function NowPanel({ running, state, exercise, studentId, ear }: NowPanelP
   const last = past.find(({ exerciseId }) => exerciseId === exercise?.id);
   const step = currentStep(state);
   const key = currentKey(state);
-  if (!step || !key) return <StillNow running={running} state={state} exercise={exercise} studentId={studentId} />;
+  if (!step || !key) {
+    return <StillNow running={running} state={state} exercise={exercise} studentId={studentId} ear={ear} />;
+  }
   const leastHeight = ear.listening.state === 'on' ? LISTENING_HEIGHT : USUAL_HEIGHT;
   const path = layRunStones(step.keys, Math.max(260, width), Math.max(leastHeight, height));
   const top = Math.max(...step.keys.map(({ high }) => high));

@@ -4,6 +4,7 @@ import { pitchScale } from '../../flight/pitch-scale.ts';
 import type { EarSource } from '../../listening/ear.ts';
 import { layHeard } from './heard.layout.ts';
 import { useEar, type Listening } from './use-ear.ts';
+import { useOpenEar } from './use-open-ear.ts';
 
 const CUE_SECONDS = 2;
 const FIVE = parsePattern('1 2 3 4 5 4 3 2 1:3', { mode: 'major' });
@@ -34,7 +35,7 @@ async function open(shown: Partial<Shown> = {}): Promise<Opened> {
   const { result, rerender } = renderHook(
     ({ source, id, wanted, tellsCracks }: Shown) =>
       useEar({
-        source,
+        open: useOpenEar(source),
         going: id === null ? null : { id, elapsed: 0 },
         key: wanted && { wanted, tonic: 58, sungBefore: 0, cueSeconds: CUE_SECONDS },
         tellsCracks,

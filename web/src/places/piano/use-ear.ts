@@ -12,8 +12,8 @@ import {
   type WantedNote,
 } from '@soft-lark/core';
 import { useEffect, useEffectEvent, useRef, useState, type RefObject } from 'react';
-import { openEar, pageSeconds, type Ear, type EarSource } from '../../listening/ear.ts';
-import { DeviceError, type DeviceProblem } from '../../listening/open-stream.ts';
+import { pageSeconds } from '../../listening/ear.ts';
+import type { OpenEar } from './use-open-ear.ts';
 import type { Running } from './use-run.ts';
 
 /** What was heard of a key that is over. */
@@ -32,7 +32,7 @@ export interface HeardKey {
 }
 
 export interface Listening {
-  readonly state: 'off' | 'opening' | 'on' | DeviceProblem;
+  readonly state: OpenEar['state'];
   /** What came in of the key that is on; seconds from the start of its tune. */
   readonly frames: RefObject<readonly PitchFrame[]>;
   /** The notes of that key that are over. */
@@ -50,7 +50,7 @@ interface KeyToHear {
 }
 
 interface EarInput {
-  readonly source: EarSource | null;
+  readonly open: OpenEar;
   readonly going: Running['going'];
   /** Null where nobody listens. */
   readonly key: KeyToHear | null;
@@ -90,59 +90,14 @@ function heardOf(tune: Tune, frames: readonly PitchFrame[], score: RungScore, ma
   };
 }
 
-/** One source at a time; it is let go of with the choice of another, or with the page. */
-function useOpenEar(
-  source: EarSource | null,
-  onFrames: (came: readonly PitchFrame[]) => void,
-): Pick<Listening, 'state'> & { readonly ear: RefObject<Ear | null> } {
-  const [opened, setOpened] = useState<{ readonly source: EarSource; readonly state: 'on' | DeviceProblem } | null>(
-    null,
-  );
-  const ear = useRef<Ear | null>(null);
-  const hear = useEffectEvent(onFrames);
-  useEffect(() => {
-    if (source === null) return undefined;
-    let isOver = false;
-    openEar(source, hear).then(
-      (found) => {
-        if (isOver) {
-          found.stop();
-          return;
-        }
-        ear.current = found;
-        setOpened({ source, state: 'on' });
-      },
-      (error: unknown) => {
-        if (!isOver) setOpened({ source, state: error instanceof DeviceError ? error.code : 'NOT_HERE' });
-      },
-    );
-    return () => {
-      isOver = true;
-      ear.current?.stop();
-      ear.current = null;
-      setOpened(null);
-    };
-  }, [source]);
-
-  const state = source === null ? 'off' : opened?.source === source ? opened.state : 'opening';
-  return { ear, state };
-}
-
 /** Listens to the keys of a run as they are sung, and says what was heard; nothing of it is kept but what the teacher marks. */
-export function useEar({ source, going, key, tellsCracks, onSung }: EarInput): Listening {
+export function useEar({ open, going, key, tellsCracks, onSung }: EarInput): Listening {
+  const { state, ear, onFrames } = open;
   const [now, setNow] = useState<{ readonly id: string; readonly score: RungScore } | null>(null);
   const [heard, setHeard] = useState<HeardKey | null>(null);
   const tune = useRef<Tune | null>(null);
   const frames = useRef<readonly PitchFrame[]>([]);
   const id = going && key ? going.id : null;
-
-  const hear = (came: readonly PitchFrame[]): void => {
-    const startsAt = tune.current?.startsAt ?? Infinity;
-    const ofKey = came.map((frame) => ({ ...frame, t: frame.t - startsAt })).filter(({ t }) => t >= -EARLY_SECONDS);
-    frames.current = [...frames.current, ...ofKey];
-  };
-
-  const { ear, state } = useOpenEar(source, hear);
 
   const begin = useEffectEvent(() => {
     frames.current = [];
@@ -180,19 +135,25 @@ export function useEar({ source, going, key, tellsCracks, onSung }: EarInput): L
   useEffect(() => {
     if (state !== 'on' || id === null) return undefined;
     begin();
+    const deaf = onFrames((came) => {
+      const startsAt = tune.current?.startsAt ?? Infinity;
+      const ofKey = came.map((frame) => ({ ...frame, t: frame.t - startsAt })).filter(({ t }) => t >= -EARLY_SECONDS);
+      frames.current = [...frames.current, ...ofKey];
+    });
     const timer = setInterval(() => {
       look();
     }, LOOK_EVERY_MS);
     return () => {
       clearInterval(timer);
+      deaf();
       leave();
     };
-  }, [state, id]);
+  }, [state, id, onFrames]);
 
   return {
     state,
     frames,
     now: now !== null && now.id === id ? now.score : null,
-    heard: source === null ? null : heard,
+    heard: state === 'off' ? null : heard,
   };
 }

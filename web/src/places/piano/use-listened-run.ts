@@ -1,6 +1,7 @@
 import {
   answersCracks,
   currentKey,
+  currentStep,
   isChild,
   judgesSound,
   type Answers,
@@ -13,7 +14,9 @@ import type { EarSource } from '../../listening/ear.ts';
 import { useSoundChoices } from '../../sound/sound-choices.ts';
 import { useEarChoices } from './ear-choices.ts';
 import { toListenFor } from './may-listen.ts';
+import { useBreathEar, type BreathByEar } from './use-breath-ear.ts';
 import { useEar, type Listening } from './use-ear.ts';
+import { useOpenEar } from './use-open-ear.ts';
 import type { Running } from './use-run.ts';
 
 /** Listening in a run: who is listened to, what for, and what was heard. */
@@ -22,6 +25,8 @@ export interface ListenedRun {
   readonly onSource: (source: EarSource | null) => void;
   readonly asked: ReturnType<typeof toListenFor>;
   readonly listening: Listening;
+  /** The breaths out of a step of breath, as they were heard; null where none are listened for. */
+  readonly breaths: readonly BreathByEar[] | null;
 }
 
 interface ListenedInput {
@@ -42,14 +47,19 @@ export function useListenedRun(input: ListenedInput): ListenedRun {
   const [source, onSource] = useState<EarSource | null>(null);
   const [{ hasHeadphones, goesOn }] = useEarChoices();
   const [{ isSilent }] = useSoundChoices();
+  const isOfChild = isChild(voice, rules);
   const asked = toListenFor(state, {
-    isChild: isChild(voice, rules),
+    isChild: isOfChild,
     isJudged: exercise !== undefined && judgesSound(exercise, approach),
     isPianoAway: isSilent || hasHeadphones,
   });
   const key = currentKey(state);
+  const open = useOpenEar(source);
+  const step = currentStep(state);
+  const course = step?.kind === 'breath' && !isOfChild ? (step.course ?? null) : null;
+  const breaths = useBreathEar({ open, going: running.going, course });
   const listening = useEar({
-    source,
+    open,
     going: running.going,
     key:
       key && 'wanted' in asked
@@ -60,5 +70,5 @@ export function useListenedRun(input: ListenedInput): ListenedRun {
       if (goesOn && !isPlayingOn) running.act('next');
     },
   });
-  return { source, onSource, asked, listening };
+  return { source, onSource, asked, listening, breaths: course && open.state === 'on' ? breaths : null };
 }

@@ -1,9 +1,17 @@
-import { Button, Fieldset, Group, Table } from '@mantine/core';
+import { Button, Fieldset, Group, Progress, Table } from '@mantine/core';
 import { IconDatabaseExport, IconDownload } from '@tabler/icons-react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
-import { askForBackup, backupsQuery, sendBackup, studioQuery, type Backup } from '../../api/studio.queries.ts';
+import {
+  askForBackup,
+  backupsQuery,
+  callOffBackup,
+  sendBackup,
+  studioQuery,
+  type Backup,
+  type Backups as BackupList,
+} from '../../api/studio.queries.ts';
 import { decimalText } from '../../text/numbers.ts';
 import { momentText } from '../../text/times.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
@@ -41,19 +49,56 @@ function BackupRow({ backup, onRestore }: { readonly backup: Backup; readonly on
   );
 }
 
-/** The backups of every night on the server's machine: what there is, one more now, and back to one of them. */
-export function Backups(): ReactElement | null {
+/** One more backup: asked for, watched while it is written, and called off. */
+function Making({ backups }: { readonly backups: BackupList }): ReactElement {
   const { t } = useTranslation();
   const queries = useQueryClient();
-  const { data } = useQuery(backupsQuery);
-  const kept = useQuery(studioQuery).data?.backupsKept;
-  const [chosen, setChosen] = useState<Backup | null>(null);
-  const ask = useMutation({
-    mutationFn: askForBackup,
+  const change = useMutation({
+    mutationFn: (wanted: () => Promise<BackupList>) => wanted(),
     onSuccess: (now) => {
       queries.setQueryData(backupsQuery.queryKey, now);
     },
   });
+  const share = Math.round(backups.share * 100);
+  return (
+    <>
+      {backups.isBeingMade ? (
+        <Group mt={8} gap="md">
+          <Progress w={240} value={share} aria-label={t('settings.backups.written', { share })} />
+          <span className={classes['hint']}>{t('settings.backups.written', { share })}</span>
+          <Button
+            size="xs"
+            loading={change.isPending}
+            onClick={() => {
+              change.mutate(callOffBackup);
+            }}
+          >
+            {t('settings.backups.callOff')}
+          </Button>
+        </Group>
+      ) : (
+        <Button
+          mt={8}
+          leftSection={<IconDatabaseExport size={18} aria-hidden />}
+          loading={change.isPending}
+          onClick={() => {
+            change.mutate(askForBackup);
+          }}
+        >
+          {t('settings.backups.now')}
+        </Button>
+      )}
+      <FormProblem error={change.error} />
+    </>
+  );
+}
+
+/** The backups of every night on the server's machine: what there is, one more now, and back to one of them. */
+export function Backups(): ReactElement | null {
+  const { t } = useTranslation();
+  const { data } = useQuery(backupsQuery);
+  const kept = useQuery(studioQuery).data?.backupsKept;
+  const [chosen, setChosen] = useState<Backup | null>(null);
   const compare = useMutation({ mutationFn: (name: string) => sendBackup('compare', name), retry: false });
   if (!data) return null;
   return (
@@ -82,19 +127,8 @@ export function Backups(): ReactElement | null {
           </Table.Tbody>
         </Table>
       )}
-      {data.isOn && (
-        <Button
-          mt={8}
-          leftSection={<IconDatabaseExport size={18} aria-hidden />}
-          loading={ask.isPending || data.isBeingMade}
-          onClick={() => {
-            ask.mutate();
-          }}
-        >
-          {t('settings.backups.now')}
-        </Button>
-      )}
-      <FormProblem error={ask.error ?? compare.error} />
+      {data.isOn && <Making backups={data} />}
+      <FormProblem error={compare.error} />
       {chosen && compare.data && (
         <Comparison
           contents={compare.data}

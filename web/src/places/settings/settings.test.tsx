@@ -259,4 +259,16 @@ describe('the studio as a file', () => {
     expect(await screen.findByRole('alert')).toHaveTextContent('This is no whole file of a studio, or it was changed.');
     expect(screen.queryByRole('dialog')).toBeNull();
   });
+
+  test('a backup that is being made says how far it is, and is called off', async () => {
+    const list = { isOn: true, isBeingMade: true, share: 0.42, trouble: null, backups: [] };
+    const page = await open('/file', {}, {
+      'GET /api/studio/backups': list,
+      'DELETE /api/studio/backups': { ...list, isBeingMade: false, share: 0 },
+    });
+    expect(await screen.findByRole('progressbar', { name: /42 % is written/ })).toHaveAttribute('aria-valuenow', '42');
+    await page.user.click(screen.getByRole('button', { name: 'Call it off' }));
+    expect(await screen.findByRole('button', { name: 'Make one now' })).toBeEnabled();
+    expect(page.sent.map(({ what }) => what)).toEqual(['DELETE /api/studio/backups']);
+  });
 });
