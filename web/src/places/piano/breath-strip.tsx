@@ -10,7 +10,7 @@ export function BreathStrip({ breaths }: { readonly breaths: readonly BreathByEa
   if (breaths.length === 0) return <p className={classes['why']}>{t('piano.ear.breaths.listening')}</p>;
   return (
     <ol className={classes['breaths']} aria-label={t('piano.ear.breaths.title')} role="status">
-      {breaths.toReversed().map(({ round, seconds, arrival }) => (
+      {[...breaths].reverse().map(({ round, seconds, arrival }) => (
         <li key={round}>
           <b>{t('piano.ear.breaths.lasted', { round, seconds: decimalText(seconds) })}</b>
           {arrival !== null && <span>{t(`piano.ear.breaths.${arrival}`)}</span>}
