@@ -9,13 +9,15 @@ export function BreathStrip({ breaths }: { readonly breaths: readonly BreathByEa
   const { t } = useTranslation();
   if (breaths.length === 0) return <p className={classes['why']}>{t('piano.ear.breaths.listening')}</p>;
   return (
-    <ol className={classes['breaths']} aria-label={t('piano.ear.breaths.title')} role="status">
-      {[...breaths].reverse().map(({ round, seconds, arrival }) => (
-        <li key={round}>
-          <b>{t('piano.ear.breaths.lasted', { round, seconds: decimalText(seconds) })}</b>
-          {arrival !== null && <span>{t(`piano.ear.breaths.${arrival}`)}</span>}
-        </li>
-      ))}
-    </ol>
+    <div role="status" aria-atomic="false">
+      <ol className={classes['breaths']} aria-label={t('piano.ear.breaths.title')}>
+        {[...breaths].reverse().map(({ round, seconds, arrival }) => (
+          <li key={round}>
+            <b>{t('piano.ear.breaths.lasted', { round, seconds: decimalText(seconds) })}</b>
+            {arrival !== null && <span>{t(`piano.ear.breaths.${arrival}`)}</span>}
+          </li>
+        ))}
+      </ol>
+    </div>
   );
 }
