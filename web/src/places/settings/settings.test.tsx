@@ -262,10 +262,14 @@ describe('the studio as a file', () => {
 
   test('a backup that is being made says how far it is, and is called off', async () => {
     const list = { isOn: true, isBeingMade: true, share: 0.42, trouble: null, backups: [] };
-    const page = await open('/file', {}, {
-      'GET /api/studio/backups': list,
-      'DELETE /api/studio/backups': { ...list, isBeingMade: false, share: 0 },
-    });
+    const page = await open(
+      '/file',
+      {},
+      {
+        'GET /api/studio/backups': list,
+        'DELETE /api/studio/backups': { ...list, isBeingMade: false, share: 0 },
+      },
+    );
     expect(await screen.findByRole('progressbar', { name: /42 % is written/ })).toHaveAttribute('aria-valuenow', '42');
     await page.user.click(screen.getByRole('button', { name: 'Call it off' }));
     expect(await screen.findByRole('button', { name: 'Make one now' })).toBeEnabled();
