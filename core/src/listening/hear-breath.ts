@@ -1,7 +1,7 @@
 import { HEARD_BREATH } from './heard.data.ts';
 import type { PitchFrame } from './listening.types.ts';
 import { evennessOf } from './steadiness.ts';
-import { medianOf } from './voiced.ts';
+import { lastsOf, longestOf, medianOf, stretchesOf } from './voiced.ts';
 
 /** How a breath out arrived at its last count. */
 type BreathArrival = 'early' | 'on-count' | 'late';
@@ -21,19 +21,6 @@ interface WantedBreath {
   readonly countSeconds: number | null;
 }
 
-/** Stretches of sound, short gaps joined. */
-function stretchesOf(sounding: readonly PitchFrame[]): readonly (readonly PitchFrame[])[] {
-  const stretches: PitchFrame[][] = [];
-  for (const frame of sounding) {
-    const last = stretches.at(-1)?.at(-1);
-    if (last && frame.t - last.t <= HEARD_BREATH.joinedSeconds) stretches.at(-1)?.push(frame);
-    else stretches.push([frame]);
-  }
-  return stretches;
-}
-
-const lastsOf = (stretch: readonly PitchFrame[]): number => (stretch.at(-1)?.t ?? 0) - (stretch[0]?.t ?? 0);
-
 /**
  * How long a breath out was heard, and how it arrived: the longest hiss, hum or flow of air that stands out of the room.
  *
@@ -41,15 +28,17 @@ const lastsOf = (stretch: readonly PitchFrame[]): number => (stretch.at(-1)?.t ?
  * @returns null where nothing was heard, as in a breath that makes no sound
  */
 export function hearBreath(frames: readonly PitchFrame[], wanted: WantedBreath): HeardBreath | null {
-  const { leastLevel, timesTheRoom, leastShare, leastSeconds, lateSeconds, onCountShare } = HEARD_BREATH;
+  const { leastLevel, timesTheRoom, leastShare, joinedSeconds, leastSeconds, lateSeconds, onCountShare } = HEARD_BREATH;
   const room = medianOf(frames.filter(({ t }) => t < 0).map(({ level }) => level));
   const during = frames.filter(({ t }) => t >= 0 && t <= wanted.seconds + lateSeconds);
   const levels = during.map(({ level }) => level).sort((a, b) => a - b);
   const loud = levels[Math.floor(0.9 * (levels.length - 1))] ?? 0;
   const least = Math.max(leastLevel, room * timesTheRoom, loud * leastShare);
-  const longest = stretchesOf(during.filter(({ level }) => level >= least)).reduce<readonly PitchFrame[]>(
-    (best, stretch) => (lastsOf(stretch) > lastsOf(best) ? stretch : best),
-    [],
+  const longest = longestOf(
+    stretchesOf(
+      during.filter(({ level }) => level >= least),
+      joinedSeconds,
+    ),
   );
   if (lastsOf(longest) < leastSeconds) return null;
   const off = (longest.at(-1)?.t ?? 0) - wanted.seconds;

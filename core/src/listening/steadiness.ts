@@ -1,6 +1,6 @@
 import { ONSET, VIBRATO } from './heard.data.ts';
 import type { PitchFrame } from './listening.types.ts';
-import { isVoiced, medianOf, voicedStretches, type Moment } from './voiced.ts';
+import { isVoiced, lastsOf, longestOf, medianOf, voicedStretches, type Moment } from './voiced.ts';
 
 /** How a held note swings: times a second, and cents to each side of its middle. */
 export interface Vibrato {
@@ -36,14 +36,10 @@ function strengthAt(swings: readonly { readonly t: number; readonly cents: numbe
  * Source: a discrete Fourier sum over 3–9 Hz of the pitch, its line taken out.
  */
 export function vibratoOf(frames: readonly PitchFrame[]): Vibrato | 'straight' | null {
-  const lasts = (stretch: readonly Moment[]): number => (stretch.at(-1)?.t ?? 0) - (stretch[0]?.t ?? 0);
-  const longest = voicedStretches(frames).reduce<readonly Moment[]>(
-    (best, stretch) => (lasts(stretch) > lasts(best) ? stretch : best),
-    [],
-  );
+  const longest = longestOf(voicedStretches(frames));
   // How the note is reached is no swing.
   const held = longest.filter(({ t }) => t - (longest[0]?.t ?? 0) >= ONSET.steadySeconds);
-  if (lasts(held) < VIBRATO.leastSeconds) return null;
+  if (lastsOf(held) < VIBRATO.leastSeconds) return null;
   const swings = swingsOf(held);
   const count = Math.round((VIBRATO.fastestHz - VIBRATO.slowestHz) / VIBRATO.stepHz) + 1;
   const rates = Array.from({ length: count }, (_, index) => VIBRATO.slowestHz + index * VIBRATO.stepHz);

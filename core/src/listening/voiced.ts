@@ -41,20 +41,37 @@ function withoutSlips(stretch: readonly Moment[]): readonly Moment[] {
   });
 }
 
+interface Timed {
+  readonly t: number;
+}
+
+/** What follows within so many seconds stands together. @param moments in order of time */
+export function stretchesOf<T extends Timed>(moments: readonly T[], gapSeconds: number): readonly (readonly T[])[] {
+  const stretches: T[][] = [];
+  for (const moment of moments) {
+    const last = stretches.at(-1)?.at(-1);
+    if (last && moment.t - last.t <= gapSeconds) stretches.at(-1)?.push(moment);
+    else stretches.push([moment]);
+  }
+  return stretches;
+}
+
+/** Seconds from the first moment of a stretch to its last. */
+export function lastsOf(stretch: readonly Timed[]): number {
+  return (stretch.at(-1)?.t ?? 0) - (stretch[0]?.t ?? 0);
+}
+
+/** The longest of stretches; the first of those that last alike, and none of none. */
+export function longestOf<T extends Timed>(stretches: readonly (readonly T[])[]): readonly T[] {
+  return stretches.reduce<readonly T[]>((best, stretch) => (lastsOf(stretch) > lastsOf(best) ? stretch : best), []);
+}
+
 /**
  * Stretches of voice, parted by silence of more than 80 ms, octave slips of the detector taken out.
  *
  * @param frames in order of time
  */
 export function voicedStretches(frames: readonly PitchFrame[]): readonly (readonly Moment[])[] {
-  const stretches: Moment[][] = [];
-  let last = -Infinity;
-  for (const frame of frames) {
-    if (!isVoiced(frame)) continue;
-    const moment = { t: frame.t, pitch: pitchOf(frame.hz), level: frame.level };
-    if (frame.t - last > BREAK_SECONDS) stretches.push([moment]);
-    else stretches.at(-1)?.push(moment);
-    last = frame.t;
-  }
-  return stretches.map(withoutSlips);
+  const voiced = frames.filter(isVoiced).map(({ t, hz, level }) => ({ t, pitch: pitchOf(hz), level }));
+  return stretchesOf(voiced, BREAK_SECONDS).map(withoutSlips);
 }
