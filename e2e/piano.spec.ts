@@ -12,7 +12,7 @@ import {
   stepRow,
 } from './teacher.ts';
 
-/** A sample the page started: when on the audio clock, how far ahead, and how much it is retuned. */
+/** A sample the page started: when on the audio clock, how long after it was made, and how much it is retuned. */
 interface Started {
   readonly at: number;
   readonly ahead: number;
@@ -25,9 +25,10 @@ function listen(): void {
   const silenced = new Map<AudioNode, number>();
   Object.assign(window, { started, silenced });
   class ListenedNode extends AudioBufferSourceNode {
+    private readonly madeAt = this.context.currentTime;
     override start(when = 0, offset?: number, duration?: number): void {
       if (this.buffer && this.buffer.duration > 0.5) {
-        started.push({ at: when, ahead: when - this.context.currentTime, rate: this.playbackRate.value });
+        started.push({ at: when, ahead: when - this.madeAt, rate: this.playbackRate.value });
       }
       super.start(when, offset, duration);
     }

@@ -103,14 +103,26 @@ export function pianoTime(): number {
  */
 export function playPiano(events: readonly SoundEvent[], dueAt = 0): number {
   if (!tone || state !== 'ready') return Math.max(dueAt, pianoTime());
-  const { ToneBufferSource } = tone;
+  // Made before the clock is read: on a slow machine the making alone takes longer than the delay.
+  const made = sourcesOf(events, tone);
   const begin = Math.max(dueAt, tone.immediate() + LEAST_DELAY);
   stopPiano(dueAt > 0 ? begin : tone.immediate());
+  for (const { source, event } of made) {
+    sources.add(source);
+    source.start(begin + event.startSeconds, 0, event.seconds, event.velocity);
+  }
+  return begin;
+}
+
+/** A source for each event whose sample is there, not started yet. */
+function sourcesOf(
+  events: readonly SoundEvent[],
+  { ToneBufferSource, getContext }: typeof Tone,
+): readonly { readonly source: Tone.ToneBufferSource; readonly event: SoundEvent }[] {
   const notes = [...samples.keys()];
-  for (const event of events) {
-    const { startSeconds, seconds, velocity } = event;
-    const { url, playbackRate } = sourceOf(event, notes, tone.getContext());
-    if (!url) continue;
+  return events.flatMap((event) => {
+    const { url, playbackRate } = sourceOf(event, notes, getContext());
+    if (!url) return [];
     const source = new ToneBufferSource({
       url,
       playbackRate,
@@ -118,10 +130,8 @@ export function playPiano(events: readonly SoundEvent[], dueAt = 0): number {
       curve: 'exponential',
       onended: () => sources.delete(source),
     }).toDestination();
-    sources.add(source);
-    source.start(begin + startSeconds, 0, seconds, velocity);
-  }
-  return begin;
+    return [{ source, event }];
+  });
 }
 
 /** What sounds from now on is tuned so. @param a4 Hz, 380–480 */
