@@ -69,7 +69,7 @@ const coreRules = Object.entries(CORE_ROOMS).map(([room, allowed]) => ({
     path: '^core/src/',
     pathNot: [
       `^core/src/${room}/`,
-      '^core/src/(chance|errors|statement|issue-sentence|clock-time|fields\\.schema)\\.ts$',
+      '^core/src/(chance|errors|statement|faults|clock-time|fields\\.schema)\\.ts$',
       ...allowed.map((name) => `^core/src/${name}/index\\.ts$`),
     ],
   },

@@ -39,7 +39,7 @@ async function warmStart() {
 /** A Wednesday afternoon of the demo studio, with lessons to come, whatever day it is. */
 const DEMO_DAY = { SOFT_LARK_NOW: '2026-11-25T15:18:00Z' };
 
-const TABLES = ['core', 'think', 'drafts', 'year', 'page', 'slow', 'walls', 'size', 'carry', 'start'];
+const TABLES = ['core', 'think', 'drafts', 'year', 'page', 'slow', 'timing', 'walls', 'size', 'carry', 'start'];
 
 /** Which tables are wanted: all, or those named behind the command. */
 const wanted = process.argv.slice(2);
@@ -86,6 +86,14 @@ const MEASURE = {
   slow: () =>
     onServer('slow', DEMO_DAY, async ({ address }) =>
       (await import('../bench/slow-figures.mjs')).slowFigures({
+        address,
+        executablePath: demandChromium(),
+        flags: FLAGS,
+      }),
+    ),
+  timing: () =>
+    onServer('timing', DEMO_DAY, async ({ address }) =>
+      (await import('../bench/timing-figures.mjs')).timingFigures({
         address,
         executablePath: demandChromium(),
         flags: FLAGS,

@@ -17,7 +17,16 @@ export {
 export { REFUSALS, type Refusal } from './refusals.ts';
 export type { Statement, StatementValue, Vocabulary, Word } from './statement.ts';
 export { CLOCK_HOURS, minutesOfDay, type ClockHours } from './clock-time.ts';
-export { issueSentence, shapeProblems } from './issue-sentence.ts';
+export {
+  faultLine,
+  faultMessage,
+  faultOf,
+  faultsOf,
+  firstFault,
+  type Fault,
+  type FaultCode,
+  type FaultSentence,
+} from './faults.ts';
 export * from './pitch/index.ts';
 export * from './pattern/index.ts';
 export * from './voice/index.ts';

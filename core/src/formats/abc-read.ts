@@ -87,9 +87,14 @@ function withoutGraces(line: string): string {
   return kept;
 }
 
-/** Plain words of a warning: the library marks the place with HTML. */
-function plain(warning: string): string {
-  return warning.replaceAll(/<[^<>]*>/g, '').trim();
+/** Where the library could not read on: it says so in a sentence of its own, with the line in front and the sign in HTML. */
+function unread(warning: string): {
+  readonly code: 'lost.sign';
+  readonly values: { readonly line: number; readonly sign: string };
+} {
+  const line = /^[\w ]+:(\d+):/.exec(warning)?.[1];
+  const sign = /<span[^<>]*>([^<>]*)<\/span>/.exec(warning)?.[1] ?? '';
+  return { code: 'lost.sign', values: { line: Number(line ?? 1), sign: sign === 'SPACE' ? ' ' : sign } };
 }
 
 function gaps(commands: readonly Command[], elements: ReadonlyMap<number, Element>): readonly RawNote[] {
@@ -150,7 +155,7 @@ export async function readAbc(text: string): Promise<Melody> {
     ...(tracks.length > 1 ? [{ code: 'lost.voices' } as const] : []),
     ...(single.length < voice.length ? [{ code: 'lost.chords-to-first' } as const] : []),
     ...(plainNotes !== written ? [{ code: 'lost.graces' } as const] : []),
-    ...(tune.warnings ?? []).map((warning) => ({ code: 'lost.warning', values: { text: plain(warning) } }) as const),
+    ...(tune.warnings ?? []).map(unread),
   ];
   const key = staves[0]?.key;
   const tonicClass = key && pitchClassOf(key);

@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { SoftLarkError } from '../errors.ts';
-import { issueSentence } from '../issue-sentence.ts';
+import { SoftLarkError, type ErrorCode } from '../errors.ts';
+import { faultLine, firstFault, type FaultSentence } from '../faults.ts';
 import { exerciseSchema, patternOfWork, syllablesFor, type Exercise } from '../shelf/index.ts';
+import type { Statement } from '../statement.ts';
 import { openOwnFile } from './own-file.ts';
 
 const KIND = 'soft-lark-exercises';
@@ -18,10 +19,14 @@ const envelope = z.object({
 
 export type ExerciseCollection = z.output<typeof collection>;
 
-/** One exercise of a file: read, or refused with the reason and its place in the file. */
+/** Why an exercise is not taken: a field is amiss, or its pattern cannot be read. */
+export type ExerciseFault =
+  FaultSentence | (Statement<'fault.pattern'> & { readonly values: { readonly why: Statement<`error.${ErrorCode}`> } });
+
+/** One exercise of a file: read, or refused with the reason (and its English, for logs) and its place in the file. */
 export type ReadExercise =
   | { readonly index: number; readonly exercise: Exercise }
-  | { readonly index: number; readonly name: string; readonly reason: string };
+  | { readonly index: number; readonly name: string; readonly reason: ExerciseFault; readonly line: string };
 
 /** Exercises and collections as a file, in the order given. */
 export function exerciseFileOf(
@@ -44,7 +49,8 @@ function nameIn(item: unknown): string {
 export function readExercise(item: unknown, index: number): ReadExercise {
   const result = exerciseSchema.safeParse(item);
   if (!result.success) {
-    return { index, name: nameIn(item), reason: issueSentence(result.error) };
+    const reason = firstFault(result.error);
+    return { index, name: nameIn(item), reason, line: faultLine(reason) };
   }
   const { work } = result.data;
   if (work.kind !== 'pattern') return { index, exercise: result.data };
@@ -54,7 +60,9 @@ export function readExercise(item: unknown, index: number): ReadExercise {
     return { index, exercise: result.data };
   } catch (cause) {
     if (!(cause instanceof SoftLarkError)) throw cause;
-    return { index, name: result.data.name, reason: `The pattern: ${cause.message}` };
+    const { code, values, message } = cause;
+    const reason = { code: 'fault.pattern', values: { why: { code: `error.${code}`, values } } } as const;
+    return { index, name: result.data.name, reason, line: `The pattern: ${message}` };
   }
 }
 

@@ -1,6 +1,6 @@
 import type { Exercise } from '../shelf/index.ts';
 import type { Statement } from '../statement.ts';
-import type { ReadExercise } from './exercise-file.ts';
+import type { ExerciseFault, ReadExercise } from './exercise-file.ts';
 
 /** What an import would do with one item. */
 export const VERDICTS = ['new', 'changed', 'same', 'refused'] as const;
@@ -12,7 +12,7 @@ export interface PlannedItem {
   readonly name: string;
   readonly verdict: Verdict;
   /** Why it is refused. */
-  readonly reason?: Statement<'import.unreadable' | 'import.twice' | 'import.shipped'>;
+  readonly reason?: ExerciseFault | Statement<'import.twice' | 'import.shipped'>;
   readonly exercise?: Exercise;
 }
 
@@ -40,7 +40,7 @@ export function planImport(
       verdict: 'refused',
       reason,
     });
-    if (!('exercise' in item)) return refused({ code: 'import.unreadable', values: { text: item.reason } });
+    if (!('exercise' in item)) return refused(item.reason);
     const { index, exercise } = item;
     const { id, name } = exercise;
     if (met.has(id)) return refused({ code: 'import.twice', values: { id } });

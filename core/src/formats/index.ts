@@ -6,6 +6,7 @@ export {
   openExerciseFile,
   readExercise,
   type ExerciseCollection,
+  type ExerciseFault,
   type ReadExercise,
 } from './exercise-file.ts';
 export { planImport, VERDICTS, type Verdict } from './import-plan.ts';

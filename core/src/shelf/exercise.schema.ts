@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { broken } from '../faults.ts';
 import { STAGES } from '../limits/index.ts';
 import { NOISES } from './noises.data.ts';
 import { PULLS } from './pulls.data.ts';
@@ -63,7 +64,7 @@ export const exerciseSchema = z.strictObject({
   noise: z.enum(NOISES).default('normal'),
   kit: z.array(name).max(60).default([]),
   /** The ways it pulls, as question=choice; two that pull opposite ways do not belong in one session. */
-  pulls: z.array(name.refine((pull) => PULLS.includes(pull), 'is not a way an exercise pulls')).default([]),
+  pulls: z.array(name.refine((pull) => PULLS.includes(pull), broken('not-offered'))).default([]),
   why: z.string().max(240).default(''),
   work: workSchema,
   cues: z.array(cue).max(40).default([]),

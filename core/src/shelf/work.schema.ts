@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { broken, type FaultCode } from '../faults.ts';
 import { midiNote, whole } from '../fields.schema.ts';
 import { secondPassSchema, SIREN_SHAPES, TRAVELS } from '../ladder/index.ts';
 import { limitRuleSchema } from '../limits/index.ts';
@@ -108,7 +109,7 @@ const sirenWork = z
     restSeconds: z.number().min(0).max(60).default(2),
     syllables: sung,
   })
-  .refine((work) => !isOneNote(work), { message: 'is the same note as the other end', path: ['highEnd'] });
+  .refine((work) => !isOneNote(work), { ...broken('same-end'), path: ['highEnd'] });
 
 interface GlideEnds {
   readonly lowShare: number;
@@ -158,15 +159,13 @@ const breathWork = z
     syllables: sung.optional(),
   })
   .superRefine(({ counts: by, bursts, longest }, context) => {
-    const refuse = (message: string, ...path: string[]): void => {
-      context.addIssue({ code: 'custom', message, path });
+    const refuse = (code: FaultCode, ...path: string[]): void => {
+      context.addIssue({ code: 'custom', ...broken(code), path });
     };
-    if ([by, bursts, longest].filter(Boolean).length !== 1)
-      refuse('goes by counts, in goes or as long as it lasts: one of them');
+    if ([by, bursts, longest].filter(Boolean).length !== 1) refuse('breath-of-many-kinds');
     if (by && by.inCounts + by.holdCounts + by.outCounts + by.restCounts === 0)
-      refuse('has no count at all', 'counts', 'inCounts');
-    if (by?.growsTo !== undefined && by.growsTo <= by.outCounts)
-      refuse('is not more than it begins with', 'counts', 'growsTo');
+      refuse('no-count', 'counts', 'inCounts');
+    if (by?.growsTo !== undefined && by.growsTo <= by.outCounts) refuse('no-growth', 'counts', 'growsTo');
   });
 
 const prompt = z.strictObject({
@@ -191,7 +190,7 @@ const timedWork = z
       .max(MOST.prompts),
   })
   .refine(({ seconds: all, prompts }) => secondsGiven(prompts) <= all, {
-    message: 'is less than its prompts take together',
+    ...broken('prompts-too-long'),
     path: ['seconds'],
   });
 
@@ -209,7 +208,7 @@ const spokenWork = z
     restSeconds: z.number().min(0).max(60).default(0),
   })
   .refine(({ lines, order }) => order === 'given' || lines.length >= 2, {
-    message: 'needs at least two entries to draw from',
+    ...broken('too-few-to-draw'),
     path: ['lines'],
   });
 

@@ -28,7 +28,7 @@ export const LOSSES = [
   'lost.tracks',
   'lost.tunes',
   'lost.voices',
-  'lost.warning',
+  'lost.sign',
 ] as const;
 export type Loss = Statement<(typeof LOSSES)[number]>;
 

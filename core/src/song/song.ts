@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { broken } from '../faults.ts';
 import { MODES, type Mode } from '../pattern/index.ts';
 
 const modes = Object.keys(MODES) as [Mode, ...Mode[]];
@@ -17,11 +18,11 @@ const MOST_EVENTS = 4000;
 
 /** A tune kept in a studio: one voice, lengths in quarter notes. */
 export const songSchema = z.strictObject({
-  name: z.string().trim().min(1, 'needs a name').max(120, 'has a name of over 120 characters'),
+  name: z.string().trim().min(1).max(120),
   events: z
     .array(event)
-    .max(MOST_EVENTS, `has over ${String(MOST_EVENTS)} notes`)
-    .refine((events) => events.some((one) => one.midi !== undefined), 'has no note'),
+    .max(MOST_EVENTS)
+    .refine((events) => events.some((one) => one.midi !== undefined), broken('no-note')),
   /** Beats per minute. */
   tempo: z.number().min(20).max(300).default(84),
   tonicClass: z.int().min(0).max(11).exactOptional(),

@@ -1,4 +1,5 @@
-import type { FieldProblem } from './problem.ts';
+import { faultOf } from '@soft-lark/core';
+import { fieldProblem, type FieldProblem } from './problem.ts';
 
 /** A zero byte, and half of a character: PostgreSQL keeps neither. */
 const CANNOT_BE_KEPT = /[\0\p{Cs}]/u;
@@ -22,17 +23,16 @@ export class BodyReading {
   fault(value: unknown, path: string, depth = 0): FieldProblem | null {
     this.values += 1;
     const told = path.split('.')[0] ?? '';
-    if (this.values > this.mostValues) return { field: told, message: 'holds more than can be taken at once' };
-    if (typeof value === 'string')
-      return CANNOT_BE_KEPT.test(value) ? { field: path, message: 'holds characters that cannot be kept' } : null;
+    if (this.values > this.mostValues) return fieldProblem(told, faultOf('too-much'));
+    if (typeof value === 'string') return CANNOT_BE_KEPT.test(value) ? fieldProblem(path, faultOf('not-kept')) : null;
     if (typeof value !== 'object' || value === null) return null;
-    if (depth === MOST_DEPTH) return { field: told, message: 'is nested too deep' };
+    if (depth === MOST_DEPTH) return fieldProblem(told, faultOf('too-deep'));
     const names = Object.keys(value);
-    if (!Array.isArray(value) && names.length > MOST_FIELDS) return { field: path, message: 'has too many fields' };
+    if (!Array.isArray(value) && names.length > MOST_FIELDS) return fieldProblem(path, faultOf('too-many-fields'));
     for (const name of names) {
       const inner = path ? `${path}.${name}` : name;
       const found = CANNOT_BE_KEPT.test(name)
-        ? { field: path, message: 'holds characters that cannot be kept' }
+        ? fieldProblem(path, faultOf('not-kept'))
         : this.fault((value as Record<string, unknown>)[name], inner, depth + 1);
       if (found) return found;
     }

@@ -59,7 +59,7 @@ test.each<[string, unknown, object | null]>([
 test('a body has an end: so many values, and no more', () => {
   const list = { at: Array.from({ length: 50 }, (_, index) => index) };
   expect(new BodyReading(52).fault(list, '')).toBeNull();
-  expect(new BodyReading(51).fault(list, '')).toEqual({
+  expect(new BodyReading(51).fault(list, '')).toMatchObject({
     field: 'at',
     message: 'holds more than can be taken at once',
   });

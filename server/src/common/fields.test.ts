@@ -21,7 +21,7 @@ class Sample {
   @Text({ max: 20, lines: true, optional: true })
   lines?: string;
 
-  @Formed(/^\d\d:\d\d$/, 'is a time such as 15:30', { optional: true })
+  @Formed(/^\d\d:\d\d$/, 'no-time', { optional: true })
   time?: string;
 
   @Whole(1, 9, { optional: true })
@@ -75,7 +75,7 @@ async function saidOf(metatype: new () => object, body: unknown): Promise<readon
     return [];
   } catch (error) {
     if (!(error instanceof Problem)) throw error;
-    const { errors = [] } = error.extras as { errors?: { field: string; message: string }[] };
+    const { errors = [] } = error.extras;
     return errors.map(({ field, message }) => `${field} ${message}`);
   }
 }
@@ -106,48 +106,48 @@ test.each<[string, Sample]>([
 });
 
 test.each<[string, unknown, RegExp]>([
-  ['null for what may be left out', { line: null }, /^line is not a text/],
-  ['a number for a text', { line: 7 }, /^line is not a text/],
-  ['spaces alone', { line: '   ' }, /^line is between 1 and 5 characters long/],
-  ['a line too long', { line: 'abcdef' }, /^line is between 1 and 5 characters long/],
+  ['null for what may be left out', { line: null }, /^line should be a text/],
+  ['a number for a text', { line: 7 }, /^line should be a text/],
+  ['spaces alone', { line: '   ' }, /^line needs at least 1 characters/],
+  ['a line too long', { line: 'abcdef' }, /^line has more than 5 characters/],
   ['two lines where one is wanted', { line: 'a\nb' }, /^line holds characters that cannot be shown/],
   ['a bell in a text', { lines: 'a\u0007b' }, /^lines holds characters that cannot be shown/],
-  ['another form', { time: '3 pm' }, /^time is a time such as 15:30/],
-  ['one below', { whole: 0 }, /^whole is a whole number from 1 to 9/],
-  ['one above', { whole: 10 }, /^whole is a whole number from 1 to 9/],
-  ['half a number', { whole: 1.5 }, /^whole is a whole number from 1 to 9/],
-  ['a number in quotes', { whole: '3' }, /^whole is a whole number from 1 to 9/],
-  ['a pitch below', { pitch: -1 }, /^pitch is a whole number from 0 to 127/],
-  ['a pitch above', { pitch: 128 }, /^pitch is a whole number from 0 to 127/],
-  ['a word there is not', { choice: 'sideways' }, /^choice is one of up, down/],
-  ['a word there is not, among others', { choices: ['up', 'sideways'] }, /^choices holds only up, down/],
+  ['another form', { time: '3 pm' }, /^time should be a time such as 15:30/],
+  ['one below', { whole: 0 }, /^whole should be a whole number from 1 to 9/],
+  ['one above', { whole: 10 }, /^whole should be a whole number from 1 to 9/],
+  ['half a number', { whole: 1.5 }, /^whole should be a whole number from 1 to 9/],
+  ['a number in quotes', { whole: '3' }, /^whole should be a whole number from 1 to 9/],
+  ['a pitch below', { pitch: -1 }, /^pitch should be a whole number from 0 to 127/],
+  ['a pitch above', { pitch: 128 }, /^pitch should be a whole number from 0 to 127/],
+  ['a word there is not', { choice: 'sideways' }, /^choice is none of up, down/],
+  ['a word there is not, among others', { choices: ['up', 'sideways'] }, /^choices is none of up, down/],
   ['a shape that is not whole', { range: { low: 57 } }, /^range\.high is missing/],
   ['a shape with a fault', { range: { low: 57, high: 200 } }, /^range\.high is over 127/],
-  [
-    'a shape with a field there is not',
-    { range: { low: 57, high: 76, mood: 'blue' } },
-    /^range\.mood mood is not a field/,
-  ],
+  ['a shape with a field there is not', { range: { low: 57, high: 76, mood: 'blue' } }, /^range\.mood is no field/],
   ['a text for a shape', { range: 'C4' }, /^range should be a group of fields/],
-  ['too many of a shape', { steps: [STEP, STEP, STEP] }, /^steps has at most 2 entries/],
+  ['too many of a shape', { steps: [STEP, STEP, STEP] }, /^steps has more than 2 entries/],
   [
     'the second of a list with a fault',
     { steps: [STEP, { ...STEP, settings: { tempo: 5 } }] },
     /^steps\.1\.settings\.tempo is under 30/,
   ],
   ['no list of a shape', { steps: STEP }, /^steps/],
-  ['yes in quotes', { flag: 'true' }, /^flag is yes or no/],
+  ['yes in quotes', { flag: 'true' }, /^flag should be yes or no/],
   ['no id', { id: '%00' }, /^id is not an id/],
   ['a day there is not', { day: '2026-02-30' }, /^day is not a day of the calendar/],
-  ['a day of another form', { day: '25.11.2026' }, /^day is a day such as/],
-  ['an instant without its zone', { instant: '2026-11-25T15:00:00' }, /^instant is an instant such as/],
-  ['an instant there is not', { instant: '2026-13-25T15:00:00Z' }, /^instant is not an instant of the calendar/],
+  ['a day of another form', { day: '25.11.2026' }, /^day should be a day such as/],
+  ['an instant without its zone', { instant: '2026-11-25T15:00:00' }, /^instant should be an instant such as/],
+  ['an instant there is not', { instant: '2026-13-25T15:00:00Z' }, /^instant is not a day of the calendar/],
   ['a list for an object', { part: [] }, /^part /],
   ['a text for an object', { part: 'count' }, /^part /],
-  ['a part with a fault', { part: { count: 0 } }, /^part\.count is a whole number from 1 to 9/],
-  ['too many parts', { parts: [{ count: 1 }, { count: 1 }, { count: 1 }] }, /^parts has at most 2 entries/],
-  ['the second part with a fault', { parts: [{ count: 1 }, { count: 99 }] }, /^parts\.1\.count is a whole number/],
-  ['a field there is not', { colour: 'red' }, /^colour colour is not a field of this request/],
+  ['a part with a fault', { part: { count: 0 } }, /^part\.count should be a whole number from 1 to 9/],
+  ['too many parts', { parts: [{ count: 1 }, { count: 1 }, { count: 1 }] }, /^parts has more than 2 entries/],
+  [
+    'the second part with a fault',
+    { parts: [{ count: 1 }, { count: 99 }] },
+    /^parts\.1\.count should be a whole number/,
+  ],
+  ['a field there is not', { colour: 'red' }, /^colour is no field that is known/],
   ['a field there is not, within a part', { part: { count: 1, colour: 'red' } }, /^part\.colour /],
 ])('refused in words: %s', async (_, body, words) => {
   const said = await saidOf(Sample, body);
@@ -157,9 +157,9 @@ test.each<[string, unknown, RegExp]>([
 
 test.each<[string, unknown, RegExp | null]>([
   ['as many as may be', { ids: [ID, ID] }, null],
-  ['no id', { ids: [] }, /^ids has at least 1 of them/],
-  ['an id too many', { ids: [ID, ID, ID] }, /^ids has at most 2 entries/],
-  ['something that is no id', { ids: ['mine'] }, /^ids holds only ids/],
+  ['no id', { ids: [] }, /^ids needs at least 1 entries/],
+  ['an id too many', { ids: [ID, ID, ID] }, /^ids has more than 2 entries/],
+  ['something that is no id', { ids: ['mine'] }, /^ids is not an id/],
   ['a list left out', {}, /^ids /],
 ])('lists: %s', async (_, body, words) => {
   const said = await saidOf(Lists, body);

@@ -1,3 +1,4 @@
+import type { FaultCode } from '@soft-lark/core';
 import { applyDecorators, type Type } from '@nestjs/common';
 import { ApiProperty } from '@nestjs/swagger';
 import { Transform, Type as TypeOf } from 'class-transformer';
@@ -12,13 +13,15 @@ import {
   IsObject,
   IsString,
   IsUUID,
-  Length,
+  MaxLength,
+  MinLength,
   Matches,
   Max,
   Min,
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { refusedBy } from './field-faults.ts';
 
 interface FieldOptions {
   readonly optional?: boolean;
@@ -37,11 +40,10 @@ export function Text(
   return applyDecorators(
     ApiProperty({ type: String, minLength: min, maxLength: max, required: !optional }),
     Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.trim() : value)),
-    IsString({ message: 'is not a text' }),
-    Length(min, max, { message: `is between ${String(min)} and ${String(max)} characters long` }),
-    Matches(lines ? /^[^\0-\x08\x0b\x0c\x0e-\x1f]*$/ : /^[^\0-\x1f]*$/, {
-      message: 'holds characters that cannot be shown',
-    }),
+    IsString(refusedBy('no-text')),
+    MinLength(min, refusedBy('too-short', { count: min })),
+    MaxLength(max, refusedBy('too-long', { count: max })),
+    Matches(lines ? /^[^\0-\x08\x0b\x0c\x0e-\x1f]*$/ : /^[^\0-\x1f]*$/, refusedBy('bad-characters')),
     presence(options),
   );
 }
@@ -49,7 +51,7 @@ export function Text(
 /** A text of a fixed form. */
 export function Formed(
   form: RegExp,
-  message: string,
+  fault: FaultCode,
   options: FieldOptions & { readonly example?: string; readonly each?: boolean } = {},
 ): PropertyDecorator {
   const { example, each = false } = options;
@@ -61,20 +63,20 @@ export function Formed(
       required: !options.optional,
       ...(example && { example }),
     }),
-    IsString({ message: 'is not a text', each }),
-    Matches(form, { message, each }),
+    IsString({ ...refusedBy('no-text'), each }),
+    Matches(form, { ...refusedBy(fault), each }),
     presence(options),
   );
 }
 
 /** A whole number between two others. */
 export function Whole(min: number, max: number, options: FieldOptions = {}): PropertyDecorator {
-  const message = `is a whole number from ${String(min)} to ${String(max)}`;
+  const refused = refusedBy('whole-between', { least: min, most: max });
   return applyDecorators(
     ApiProperty({ type: 'integer', minimum: min, maximum: max, required: !options.optional }),
-    IsInt({ message }),
-    Min(min, { message }),
-    Max(max, { message }),
+    IsInt(refused),
+    Min(min, refused),
+    Max(max, refused),
     presence(options),
   );
 }
@@ -88,7 +90,7 @@ export function Pitch(options: FieldOptions = {}): PropertyDecorator {
 export function Choice(values: readonly string[], options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(
     ApiProperty({ type: String, enum: values, required: !options.optional }),
-    IsIn(values, { message: `is one of ${values.join(', ')}` }),
+    IsIn(values, refusedBy('not-among', { words: values.join(', ') })),
     presence(options),
   );
 }
@@ -97,9 +99,9 @@ export function Choice(values: readonly string[], options: FieldOptions = {}): P
 export function Choices(values: readonly string[], options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(
     ApiProperty({ type: String, enum: values, isArray: true, required: !options.optional }),
-    IsArray({ message: 'is not a list' }),
-    ArrayMaxSize(values.length * 2, { message: 'has too many entries' }),
-    IsIn(values, { each: true, message: `holds only ${values.join(', ')}` }),
+    IsArray(refusedBy('no-list')),
+    ArrayMaxSize(values.length * 2, refusedBy('too-many', { count: values.length * 2 })),
+    IsIn(values, { each: true, ...refusedBy('not-among', { words: values.join(', ') }) }),
     presence(options),
   );
 }
@@ -107,7 +109,7 @@ export function Choices(values: readonly string[], options: FieldOptions = {}): 
 export function Flag(options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(
     ApiProperty({ type: Boolean, required: !options.optional }),
-    IsBoolean({ message: 'is yes or no' }),
+    IsBoolean(refusedBy('no-yes-or-no')),
     presence(options),
   );
 }
@@ -115,7 +117,7 @@ export function Flag(options: FieldOptions = {}): PropertyDecorator {
 export function Id(options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(
     ApiProperty({ type: String, format: 'uuid', required: !options.optional }),
-    IsUUID('all', { message: 'is not an id' }),
+    IsUUID('all', refusedBy('no-id')),
     presence(options),
   );
 }
@@ -124,10 +126,10 @@ export function Id(options: FieldOptions = {}): PropertyDecorator {
 export function Ids(least: number, most: number): PropertyDecorator {
   return applyDecorators(
     ApiProperty({ type: String, format: 'uuid', isArray: true }),
-    IsArray({ message: 'is not a list' }),
-    ArrayMinSize(least, { message: `has at least ${String(least)} of them` }),
-    ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
-    IsUUID('all', { each: true, message: 'holds only ids' }),
+    IsArray(refusedBy('no-list')),
+    ArrayMinSize(least, refusedBy('too-few', { count: least })),
+    ArrayMaxSize(most, refusedBy('too-many', { count: most })),
+    IsUUID('all', { each: true, ...refusedBy('no-id') }),
   );
 }
 
@@ -135,8 +137,8 @@ export function Ids(least: number, most: number): PropertyDecorator {
 export function Day(options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(
     ApiProperty({ type: String, format: 'date', required: !options.optional }),
-    Matches(/^(19|20|21)\d{2}-\d{2}-\d{2}$/, { message: 'is a day such as 2026-11-25' }),
-    IsISO8601({ strict: true }, { message: 'is not a day of the calendar' }),
+    Matches(/^(19|20|21)\d{2}-\d{2}-\d{2}$/, refusedBy('no-day')),
+    IsISO8601({ strict: true }, refusedBy('no-calendar-day')),
     presence(options),
   );
 }
@@ -148,8 +150,8 @@ const INSTANT = /^(19|20|21)\d{2}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d{1,6})?(Z|[+
 export function Instant(options: FieldOptions = {}): PropertyDecorator {
   return applyDecorators(
     ApiProperty({ type: String, format: 'date-time', required: !options.optional }),
-    Matches(INSTANT, { message: 'is an instant such as 2026-11-25T15:00:00Z' }),
-    IsISO8601({ strict: true }, { message: 'is not an instant of the calendar' }),
+    Matches(INSTANT, refusedBy('no-instant')),
+    IsISO8601({ strict: true }, refusedBy('no-calendar-day')),
     presence(options),
   );
 }
@@ -159,8 +161,8 @@ export function Part(type: () => Type, options: FieldOptions = {}): PropertyDeco
   return applyDecorators(
     ApiProperty({ type: () => type(), required: !options.optional }),
     TypeOf(type),
-    IsObject({ message: 'is not a group of fields' }),
-    ValidateNested({ message: 'is not complete' }),
+    IsObject(refusedBy('no-fields')),
+    ValidateNested(refusedBy('not-complete')),
     presence(options),
   );
 }
@@ -170,10 +172,10 @@ export function Parts(type: () => Type, most: number, options: FieldOptions = {}
   return applyDecorators(
     ApiProperty({ type: () => type(), isArray: true, required: !options.optional }),
     TypeOf(type),
-    IsArray({ message: 'is not a list' }),
-    ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
-    IsObject({ each: true, message: 'is not a list of groups of fields' }),
-    ValidateNested({ each: true, message: 'is not complete' }),
+    IsArray(refusedBy('no-list')),
+    ArrayMaxSize(most, refusedBy('too-many', { count: most })),
+    IsObject({ each: true, ...refusedBy('no-fields') }),
+    ValidateNested({ each: true, ...refusedBy('not-complete') }),
     presence(options),
   );
 }

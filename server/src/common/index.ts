@@ -4,7 +4,8 @@ export { Choice, Choices, Day, Flag, Formed, Id, Ids, Instant, Part, Parts, Pitc
 export { openApiOf } from './open-api-of.ts';
 export { databaseFault, isRefusedValue, isTwice } from './database-faults.ts';
 export { demandRoom } from './quota.ts';
-export { Problem, notFound, staleWrite } from './problem.ts';
+export { refusedBy } from './field-faults.ts';
+export { fieldProblem, Problem, notFound, staleWrite } from './problem.ts';
 export { ProblemFilter } from './problem.filter.ts';
 export { Open, SessionGuard, Who, type SignedIn } from './session.ts';
 export { invalid, validationPipe } from './validation.ts';

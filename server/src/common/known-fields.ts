@@ -1,6 +1,7 @@
+import { faultOf } from '@soft-lark/core';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { getMetadataStorage } from 'class-validator';
-import type { FieldProblem } from './problem.ts';
+import { fieldProblem, type FieldProblem } from './problem.ts';
 import { firstFaults, shapeIn, type CoreSchema } from './shapes.ts';
 
 type Class = abstract new (...parts: never[]) => object;
@@ -54,7 +55,7 @@ export function firstFaultsOf(body: unknown, type: Class, most: number, path = '
     if (found.length >= most) break;
     const field = path + name;
     if (!names.has(name)) {
-      found.push({ field, message: `${name.slice(0, 80)} is not a field of this request` });
+      found.push(fieldProblem(field, faultOf('unknown')));
       continue;
     }
     const shape = shapes.get(name);

@@ -1,9 +1,20 @@
-import type { ErrorCode, Refusal, SoftLarkError } from '@soft-lark/core';
+import {
+  faultMessage,
+  type ErrorCode,
+  type Fault,
+  type Refusal,
+  type SoftLarkError,
+  type Statement,
+} from '@soft-lark/core';
 
-/** One field that was refused: its path in the request body, and why. */
-export interface FieldProblem {
+/** One field that was refused: its path in the request body, why by code, and in English. */
+export interface FieldProblem extends Statement {
   readonly field: string;
   readonly message: string;
+}
+
+export function fieldProblem(field: string, fault: Fault): FieldProblem {
+  return { field, message: faultMessage(fault), ...fault };
 }
 
 /** What is told of a refused body: enough to mend it, never more than a page. */

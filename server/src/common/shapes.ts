@@ -1,9 +1,10 @@
-import { shapeProblems } from '@soft-lark/core';
+import { faultsOf } from '@soft-lark/core';
 import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, getSchemaPath } from '@nestjs/swagger';
 import { Transform } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateBy, ValidateIf } from 'class-validator';
-import type { FieldProblem } from './problem.ts';
+import { refusedBy } from './field-faults.ts';
+import { fieldProblem, type FieldProblem } from './problem.ts';
 
 /** A schema of the core, as far as the server asks it. */
 export interface CoreSchema {
@@ -11,7 +12,7 @@ export interface CoreSchema {
     value: unknown,
   ) =>
     | { readonly success: true; readonly data: unknown }
-    | { readonly success: false; readonly error: Parameters<typeof shapeProblems>[0] };
+    | { readonly success: false; readonly error: Parameters<typeof faultsOf>[0] };
   readonly toJSONSchema: (options: { target: 'openapi-3.0'; io: 'output' }) => unknown;
 }
 
@@ -32,12 +33,10 @@ function within(field: string, faults: readonly FieldProblem[]): readonly FieldP
 function read(value: unknown, schema: CoreSchema): unknown {
   const parsed = schema.safeParse(value);
   if (parsed.success) return parsed.data;
-  return new Unread(
-    shapeProblems(parsed.error).map(({ path, message }) => ({ field: path.map(String).join('.'), message })),
-  );
+  return new Unread(faultsOf(parsed.error).map(({ path, ...fault }) => fieldProblem(path.join('.'), fault)));
 }
 
-function faultsOf(value: unknown, schema: CoreSchema): readonly FieldProblem[] {
+function faultsIn(value: unknown, schema: CoreSchema): readonly FieldProblem[] {
   const found = read(value, schema);
   return found instanceof Unread ? found.faults : [];
 }
@@ -51,11 +50,11 @@ export function shapeIn(context: unknown): CoreSchema | undefined {
 
 /** The first faults of a field: a list is not looked at any further once there are enough of them. */
 export function firstFaults(value: unknown, schema: CoreSchema, field: string, most: number): readonly FieldProblem[] {
-  if (!Array.isArray(value)) return within(field, faultsOf(value, schema)).slice(0, most);
+  if (!Array.isArray(value)) return within(field, faultsIn(value, schema)).slice(0, most);
   const found: FieldProblem[] = [];
   for (const [index, one] of value.entries()) {
     if (found.length >= most) break;
-    found.push(...within(`${field}.${String(index)}`, faultsOf(one, schema)));
+    found.push(...within(`${field}.${String(index)}`, faultsIn(one, schema)));
   }
   return found.slice(0, most);
 }
@@ -80,7 +79,7 @@ export function shapeComponents(): Readonly<Record<string, unknown>> {
 function checked(schema: CoreSchema, each: boolean): PropertyDecorator {
   return ValidateBy(
     { name: 'shape', validator: { validate: (value: unknown) => value !== undefined && !(value instanceof Unread) } },
-    { each, message: ({ value }) => (value === undefined ? 'is missing' : 'cannot be read'), context: { schema } },
+    { each, ...refusedBy('missing', undefined, { schema }) },
   );
 }
 
@@ -116,8 +115,8 @@ export function Shapes(
     Transform(({ value }: { value: unknown }) =>
       Array.isArray(value) ? value.map((one: unknown) => read(one, schema)) : value,
     ),
-    IsArray({ message: 'is not a list' }),
-    ArrayMaxSize(most, { message: `has at most ${String(most)} entries` }),
+    IsArray(refusedBy('no-list')),
+    ArrayMaxSize(most, refusedBy('too-many', { count: most })),
     checked(schema, true),
     optional ? ValidateIf((_, value) => value !== undefined) : applyDecorators(),
   );

@@ -1,4 +1,4 @@
-import { issueSentence } from '@soft-lark/core';
+import { faultLine, faultOf, firstFault, type FaultSentence } from '@soft-lark/core';
 import { Problem } from './problem.ts';
 import type { UnreadableDto } from './unreadable.dto.ts';
 
@@ -8,7 +8,7 @@ interface Schema<T> {
     stored: unknown,
   ) =>
     | { readonly success: true; readonly data: T }
-    | { readonly success: false; readonly error: Parameters<typeof issueSentence>[0] };
+    | { readonly success: false; readonly error: Parameters<typeof firstFault>[0] };
 }
 
 /** How values of one kind are read back. */
@@ -26,14 +26,13 @@ export interface StoredValue {
   readonly value: unknown;
 }
 
-type Read<T> = { readonly data: T } | { readonly reason: string };
+type Read<T> = { readonly data: T } | { readonly reason: FaultSentence };
 
-function read<T>({ what, schema, upgrades = [] }: StoredKind<T>, stored: StoredValue): Read<T> {
-  if (stored.schema > upgrades.length + 1)
-    return { reason: `was written by a later version, which knows another form of ${what}` };
+function read<T>({ schema, upgrades = [] }: StoredKind<T>, stored: StoredValue): Read<T> {
+  if (stored.schema > upgrades.length + 1) return { reason: faultOf('later-form') };
   const value = upgrades.slice(stored.schema - 1).reduce((older, upgrade) => upgrade(older), stored.value);
   const parsed = schema.safeParse(value);
-  return parsed.success ? { data: parsed.data } : { reason: issueSentence(parsed.error) };
+  return parsed.success ? { data: parsed.data } : { reason: firstFault(parsed.error) };
 }
 
 /** A stored value as the core reads it today, fields that came later at their usual value; null where it cannot be read. */
@@ -46,7 +45,8 @@ export function readStored<T>(kind: StoredKind<T>, stored: StoredValue): T | nul
 export function demandStored<T>(kind: StoredKind<T>, stored: StoredValue): T {
   const found = read(kind, stored);
   if ('data' in found) return found.data;
-  throw new Problem(422, 'UNREADABLE', `This ${kind.what} cannot be read: it ${found.reason}.`, {
+  throw new Problem(422, 'UNREADABLE', `This ${kind.what} cannot be read: ${faultLine(found.reason)}.`, {
+    values: { reason: found.reason },
     remedy: 'It is kept as it is. Start the newest version of Soft Lark, or delete it.',
   });
 }

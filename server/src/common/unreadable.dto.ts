@@ -1,3 +1,4 @@
+import type { Statement } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 
 /** A row that this version cannot read: written by a later one, or damaged. It is kept as it is; everything else stands. */
@@ -8,7 +9,13 @@ export class UnreadableDto {
   @ApiProperty()
   name!: string;
 
-  /** What stands in the way, in words. */
-  @ApiProperty()
-  reason!: string;
+  /** What stands in the way, by code. */
+  @ApiProperty({
+    type: 'object',
+    properties: { code: { type: 'string' } },
+    required: ['code'],
+    selfRequired: true,
+    additionalProperties: true,
+  })
+  reason!: Statement;
 }

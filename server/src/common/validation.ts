@@ -1,18 +1,19 @@
+import { faultOf } from '@soft-lark/core';
 import { ValidationPipe, type ArgumentMetadata, type ValidationError } from '@nestjs/common';
 import { BodyReading } from './body-reading.ts';
 import { firstFaultsOf } from './known-fields.ts';
-import { MOST_FAULTS, Problem, type FieldProblem } from './problem.ts';
+import { faultIn } from './field-faults.ts';
+import { fieldProblem, MOST_FAULTS, Problem, type FieldProblem } from './problem.ts';
 import { shapeFaults } from './shapes.ts';
 
 function fieldProblems(errors: readonly ValidationError[], path = ''): FieldProblem[] {
-  return errors.flatMap(({ property, value, constraints = {}, children = [] }) => {
+  return errors.flatMap(({ property, value, constraints = {}, contexts = {}, children = [] }) => {
     const field = path ? `${path}.${property}` : property;
     const inside = shapeFaults(field, value);
     if (inside.length > 0) return inside;
-    const own = Object.entries(constraints).map(([rule, message]) => ({
-      field,
-      message: rule === 'whitelistValidation' ? `${property} is not a field of this request` : message,
-    }));
+    const own = Object.keys(constraints).map((rule) =>
+      fieldProblem(field, rule === 'whitelistValidation' ? faultOf('unknown') : faultIn(contexts[rule])),
+    );
     return [...own, ...fieldProblems(children, field)];
   });
 }
@@ -21,14 +22,18 @@ const LONGEST_FAULT = 300;
 
 /** A refusal that names the fields. */
 export function invalid(all: readonly FieldProblem[]): Problem {
-  const problems = all.slice(0, MOST_FAULTS).map(({ field, message }) => ({
+  const problems = all.slice(0, MOST_FAULTS).map(({ field, message, ...fault }) => ({
     field: field.slice(0, LONGEST_FAULT),
     message: message.slice(0, LONGEST_FAULT),
+    ...fault,
   }));
-  const first = problems[0];
-  return new Problem(422, 'INVALID', first ? `${first.field}: ${first.message}.` : 'The request is not complete.', {
+  const [first] = problems;
+  if (!first) return new Problem(422, 'INVALID', 'The request is not complete.');
+  const { field, message, code, values } = first;
+  return new Problem(422, 'INVALID', `${field}: ${message}.`, {
     remedy: 'Correct the fields named and send it again.',
     errors: problems,
+    values: { context: 'field', field, fault: { code, ...(values && { values }) } },
   });
 }
 

@@ -27,8 +27,9 @@ function storedExercise(exercise: Exercise): StoredExercise {
 function checkedExercise(body: object): Exercise {
   const read = readExercise(body, 0);
   if ('exercise' in read) return read.exercise;
-  throw new Problem(422, 'INVALID', `The exercise cannot be kept. ${read.reason}`, {
-    errors: [{ field: 'exercise', message: read.reason }],
+  throw new Problem(422, 'INVALID', `The exercise cannot be kept: ${read.line}.`, {
+    errors: [{ field: 'exercise', message: read.line, ...read.reason }],
+    values: { context: 'exercise', why: read.reason },
   });
 }
 

@@ -1,6 +1,6 @@
-import { readExercise } from '@soft-lark/core';
+import { faultOf, readExercise } from '@soft-lark/core';
 import { BodyReading } from '../common/body-reading.ts';
-import type { FieldProblem } from '../common/problem.ts';
+import { fieldProblem, type FieldProblem } from '../common/problem.ts';
 
 /** An exercise that was read: its stored body is text already, so that nobody else has to write it. */
 export interface ReadBody {
@@ -36,16 +36,17 @@ function parsed(text: string): unknown {
  */
 export default function readImport({ text, most }: { readonly text: string; readonly most: number }): ReadImport {
   const body = parsed(text);
-  if (!isRecord(body)) return { fault: { field: 'body', message: 'is not a list of fields' } };
+  if (!isRecord(body)) return { fault: fieldProblem('body', faultOf('no-fields')) };
   const { exercises, ...head } = body;
-  if (!Array.isArray(exercises)) return { fault: { field: 'exercises', message: 'is not a list' } };
-  if (exercises.length > most) return { fault: { field: 'exercises', message: 'has too many exercises' } };
+  if (!Array.isArray(exercises)) return { fault: fieldProblem('exercises', faultOf('no-list')) };
+  if (exercises.length > most) return { fault: fieldProblem('exercises', faultOf('too-many', { count: most })) };
   const fault = new BodyReading(MOST_VALUES).fault(exercises, 'exercises');
   if (fault) return { fault };
   const read = new Map<string, ReadBody>();
   for (const [index, item] of exercises.entries()) {
     const result = readExercise(item, index);
-    if (!('exercise' in result)) return { fault: { field: `exercise.${String(index)}`, message: result.reason } };
+    if (!('exercise' in result))
+      return { fault: { field: `exercise.${String(index)}`, message: result.line, ...result.reason } };
     const { exercise } = result;
     if (read.has(exercise.id)) continue;
     read.set(exercise.id, { id: exercise.id, name: exercise.name, stored: JSON.stringify({ schema: 1, exercise }) });

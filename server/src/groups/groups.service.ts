@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { notFound, Problem, written } from '../common/index.ts';
+import { faultOf } from '@soft-lark/core';
+import { fieldProblem, notFound, Problem, written } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { StudentsService } from '../students/index.ts';
 import type { ChangedGroupDto, GroupDto } from './dto/groups.dto.ts';
@@ -56,7 +57,7 @@ export class GroupsService {
     if (members.some((id) => !known.has(id))) throw notFound('student');
     if (new Set(members).size < members.length)
       throw new Problem(422, 'INVALID', 'One singer is in the group twice.', {
-        errors: [{ field: 'members', message: 'holds each singer once' }],
+        errors: [fieldProblem('members', faultOf('twice'))],
         values: { context: 'singer-twice' },
       });
   }

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { In } from 'typeorm';
-import type { RoutineStep } from '@soft-lark/core';
-import { Clock, notFound, Problem, written, type UnreadableDto } from '../common/index.ts';
+import { faultOf, type RoutineStep } from '@soft-lark/core';
+import { Clock, fieldProblem, notFound, Problem, written, type UnreadableDto } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import { ExercisesService } from '../exercises/index.ts';
 import { StudentsService } from '../students/index.ts';
@@ -124,7 +124,7 @@ export class RoutinesService {
     const index = steps.findIndex(({ exerciseId }) => !shelf.has(exerciseId));
     if (index < 0) return;
     throw new Problem(422, 'INVALID', `There is no exercise “${steps[index]?.exerciseId ?? ''}” on the shelf.`, {
-      errors: [{ field: `steps.${String(index)}.exerciseId`, message: 'is not on the shelf' }],
+      errors: [fieldProblem(`steps.${String(index)}.exerciseId`, faultOf('not-on-the-shelf'))],
       values: { context: 'no-exercise', id: steps[index]?.exerciseId ?? '' },
     });
   }

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { issueSentence, songSchema, type Song } from '@soft-lark/core';
-import { notFound, Problem, written, type UnreadableDto } from '../common/index.ts';
+import { faultsOf, songSchema, type Song } from '@soft-lark/core';
+import { fieldProblem, invalid, notFound, written, type UnreadableDto } from '../common/index.ts';
 import { StudioScope } from '../database/index.ts';
 import type { ChangedSongDto, KeptSong } from './dto/songs.dto.ts';
 import { StoredSong } from './song.entity.ts';
@@ -10,8 +10,7 @@ import { readSongBody, unreadableSong } from './song.upgrade.ts';
 function checkedSong(body: object): Song {
   const read = songSchema.safeParse(body);
   if (read.success) return read.data;
-  const errors = read.error.issues.map(({ path, message }) => ({ field: `song.${path.join('.')}`, message }));
-  throw new Problem(422, 'INVALID', `The song cannot be kept: ${issueSentence(read.error)}.`, { errors });
+  throw invalid(faultsOf(read.error).map(({ path, ...fault }) => fieldProblem(['song', ...path].join('.'), fault)));
 }
 
 /** Songs of a studio. */

@@ -2,7 +2,8 @@ import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { DataSource, IsNull, Repository, type EntityManager } from 'typeorm';
-import { Clock, isTwice, Problem, type SignedIn } from '../common/index.ts';
+import { faultOf } from '@soft-lark/core';
+import { Clock, fieldProblem, isTwice, Problem, type SignedIn } from '../common/index.ts';
 import { Account } from './account.entity.ts';
 import type { NewEmailDto, NewPasswordDto, OpenSessionDto, RecoveryDto } from './dto/account.dto.ts';
 import { emailTaken } from './email-taken.ts';
@@ -132,7 +133,7 @@ export class AccountService {
     if (await isPassword(account?.passwordHash, password)) return;
     throw new Problem(403, 'WRONG_PASSWORD', 'That is not the password of this account.', {
       remedy: 'Type it again.',
-      errors: [{ field: 'password', message: 'is not the password of this account' }],
+      errors: [fieldProblem('password', faultOf('wrong-password'))],
     });
   }
 }

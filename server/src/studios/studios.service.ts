@@ -2,9 +2,9 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { DataSource, Repository } from 'typeorm';
 import { v7 } from 'uuid';
-import { Clock, isTimeZone, isTwice, Problem, staleWrite, type SignedIn } from '../common/index.ts';
+import { Clock, fieldProblem, isTimeZone, isTwice, Problem, staleWrite, type SignedIn } from '../common/index.ts';
 import { Account } from './account.entity.ts';
-import { changeRules } from '@soft-lark/core';
+import { changeRules, faultOf } from '@soft-lark/core';
 import type { SessionDto, SignInDto, SignUpDto, StudioDto } from './dto/studios.dto.ts';
 import { emailTaken } from './email-taken.ts';
 import { hashPassword, isPassword } from './passwords.ts';
@@ -47,7 +47,7 @@ export class StudiosService {
   private checkTimeZone(timeZone: string): void {
     if (isTimeZone(timeZone)) return;
     throw new Problem(422, 'INVALID', `“${timeZone}” is not a time zone.`, {
-      errors: [{ field: 'timeZone', message: 'is a time zone such as Europe/London' }],
+      errors: [fieldProblem('timeZone', faultOf('no-time-zone'))],
       values: { context: 'time-zone', zone: timeZone },
     });
   }

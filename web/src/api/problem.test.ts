@@ -14,7 +14,7 @@ test.each<[string, unknown, boolean]>([
 });
 
 test('a refusal keeps its words, its code, its fields and what stands there now', () => {
-  const errors = [{ field: 'voice.age', message: 'must be 120 at most' }];
+  const errors = [{ field: 'voice.age', code: 'fault.too-high', values: { most: 120 } }];
   const problem = new ApiProblem(
     { detail: 'Too old.', code: 'INVALID', remedy: 'Look again.', errors, current: { version: 3 } },
     422,

@@ -7,7 +7,8 @@ export class ApiProblem extends Error {
   readonly remedy: string;
   /** What stands in the sentence of the code, where the page says it in its own words. */
   readonly values: NonNullable<Statement['values']>;
-  readonly errors: readonly { readonly field: string; readonly message: string }[];
+  /** The fields that were refused, and why. */
+  readonly errors: readonly (Statement & { readonly field: string })[];
   /** What is stored now, where a stale write was refused. */
   readonly current: unknown;
 
@@ -18,7 +19,7 @@ export class ApiProblem extends Error {
     this.code = typeof body['code'] === 'string' ? body['code'] : 'UNKNOWN';
     this.remedy = typeof body['remedy'] === 'string' ? body['remedy'] : '';
     this.values = (body['values'] ?? {}) as NonNullable<Statement['values']>;
-    this.errors = Array.isArray(body['errors']) ? (body['errors'] as { field: string; message: string }[]) : [];
+    this.errors = Array.isArray(body['errors']) ? (body['errors'] as ApiProblem['errors']) : [];
     this.current = body['current'];
   }
 }

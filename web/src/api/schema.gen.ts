@@ -1295,7 +1295,11 @@ export interface components {
         UnreadableDto: {
             id: string;
             name: string;
-            reason: string;
+            reason: {
+                code: string;
+            } & {
+                [key: string]: unknown;
+            };
         };
         NewStudentDto: {
             name: string;

@@ -1,5 +1,6 @@
 import { frequencyOf, KNOCK_HZ, knockWave, type SoundEvent } from '@soft-lark/core';
 import type * as Tone from 'tone';
+import { soundContext } from './output.ts';
 
 /** Every third semitone from C2 to C6; the notes between are tuned from their neighbours. */
 const SAMPLES = Array.from({ length: 17 }, (_, index) => 36 + index * 3);
@@ -44,6 +45,14 @@ function whenIdle(work: () => void): void {
   else setTimeout(work, 400);
 }
 
+/** The library on the browser's own context: its wrapper cannot be sent to another device. */
+async function openTone(): Promise<typeof Tone> {
+  const opened = await import('tone');
+  if (!tone) opened.setContext(soundContext());
+  tone = opened;
+  return opened;
+}
+
 async function addSample(note: number, context: Tone.BaseContext): Promise<void> {
   const response = await fetch(soundAddress(note));
   if (!response.ok) throw new Error(`Sound ${String(note)} is missing.`);
@@ -70,8 +79,7 @@ export async function loadPiano(pitches: readonly number[]): Promise<void> {
   if (state !== 'ready') become('loading');
   waiting += 1;
   try {
-    tone ??= await import('tone');
-    const context = tone.getContext();
+    const context = (await openTone()).getContext();
     await addSamples(samplesFor(pitches), context);
     waiting -= 1;
     // Ready only when all that was asked for meanwhile is there.

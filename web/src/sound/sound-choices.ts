@@ -1,7 +1,14 @@
 import { useLocalStorage } from '@mantine/hooks';
 import { USUAL_SOUND, type SoundChoices } from '@soft-lark/core';
 import { useEffect, useMemo } from 'react';
+import { sendSoundTo, USUAL_OUTPUT } from './output.ts';
 import { tunePiano } from './piano.ts';
+
+/** A device that plays: the id that the browser gives it for this page, and its name. */
+export interface OutputDevice {
+  readonly id: string;
+  readonly name: string;
+}
 
 /** How this device sounds: speakers and rooms differ, and so does what the hands of the teacher play themselves. */
 export interface DeviceSound extends SoundChoices {
@@ -11,9 +18,17 @@ export interface DeviceSound extends SoundChoices {
   readonly isSilent: boolean;
   /** “Two more”, “last one” are spoken while the cue sounds. */
   readonly speaks: boolean;
+  /** Which device plays. */
+  readonly output: OutputDevice;
 }
 
-const USUAL_DEVICE_SOUND: DeviceSound = { ...USUAL_SOUND, tuning: 440, isSilent: false, speaks: false };
+const USUAL_DEVICE_SOUND: DeviceSound = {
+  ...USUAL_SOUND,
+  tuning: 440,
+  isSilent: false,
+  speaks: false,
+  output: { id: USUAL_OUTPUT, name: '' },
+};
 
 /** What this device was set to, and what sets it; what was never set is as usual. */
 export function useSoundChoices(): readonly [DeviceSound, (change: Partial<DeviceSound>) => void] {
@@ -26,6 +41,9 @@ export function useSoundChoices(): readonly [DeviceSound, (change: Partial<Devic
   useEffect(() => {
     tunePiano(sound.tuning);
   }, [sound.tuning]);
+  useEffect(() => {
+    void sendSoundTo(sound.output.id);
+  }, [sound.output.id]);
   return [
     sound,
     (change) => {

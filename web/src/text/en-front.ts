@@ -3,6 +3,7 @@ import { gate } from './en-gate.ts';
 import { home } from './en-home.ts';
 import { piano } from './en-piano.ts';
 import { error, errorRemedy } from './en-said-errors.ts';
+import { fault } from './en-said-faults.ts';
 import { words } from './en-words.ts';
 
 /** What is said before anybody is signed in, and on a student's own page. */
@@ -114,6 +115,6 @@ export const front = {
   home,
   piano,
   words,
-  said: { error, errorRemedy },
+  said: { error, errorRemedy, fault },
   errors: { BAD_NOTE: 'Not a note.' },
 } as const;

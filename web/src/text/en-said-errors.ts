@@ -3,7 +3,7 @@ import type { Texts } from './texts.types.ts';
 
 /**
  * What is said by code. A step that cannot be laid has words of its own; a fit that is asked amiss is a fault of ours; and of
- * what a form holds the server names the field.
+ * what a form holds the field is named, and by a code of its own what is the matter with it.
  */
 type Said = Exclude<ErrorCode | Refusal, LadderErrorCode | FitErrorCode | 'INVALID'>;
 
@@ -91,6 +91,8 @@ export const error = {
   DEMO_STAYS: 'The demo studio belongs to everybody; its account cannot be changed.',
   EMAIL_TAKEN: 'There is an account with this e-mail address already.',
   FORBIDDEN: 'This is not allowed from here.',
+  INVALID_exercise: 'The exercise cannot be kept: {{why}}.',
+  INVALID_field: '{{field}}: {{fault}}.',
   'INVALID_no-exercise': 'There is no exercise “{{id}}” on the shelf.',
   INVALID_shipped: 'What ships with Soft Lark is not written over.',
   'INVALID_ships-already': '“{{name}}” ships with Soft Lark and is not written over.',
@@ -208,6 +210,7 @@ export const errorRemedy = {
   EMAIL_TAKEN: 'Sign in instead, or use another address.',
   INVALID_shipped: 'Make a copy of it and change that.',
   'INVALID_ships-already': 'Leave it out, or give it another id.',
+  INVALID_field: 'Correct it and send it again.',
   INVALID_template: 'Put a step on the bench first, then keep it as it is or as a recipe.',
   NO_DEMO: 'Sign up for a studio of your own.',
   NO_LINK: 'Ask your teacher for a new one.',

@@ -9,18 +9,17 @@ export const lost = {
   marks: 'Marks such as staccato or crescendo are left out.',
   overlaps: 'Notes that overlap end where the next begins.',
   parts: 'Of {{count}} parts only one is kept.',
+  sign: 'Line {{line}} of the tune: “{{sign}}” could not be read and is left out.',
   repeats: 'Repeats are not played out.',
   'tempo-of-zero': 'The tempo is zero; the usual one is taken.',
   tempos: 'Changes of tempo are left out.',
   tracks: 'Of {{count}} tracks with notes only the first is kept.',
   tunes: 'Of {{count}} tunes only the first is kept.',
   voices: 'Only the first voice is kept.',
-  warning: 'The reader says: {{text}}',
 } as const;
 
 /** Why an item of a file is not taken in. */
 export const importing = {
   shipped: 'It ships with Soft Lark and is not written over. Give it another id to have both.',
   twice: '“{{id}}” stands in the file twice.',
-  unreadable: '{{text}}',
 } as const;

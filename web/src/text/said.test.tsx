@@ -6,6 +6,9 @@ import {
   CONDITIONS,
   copyRoutine,
   draftRoutine,
+  exerciseSchema,
+  faultLine,
+  firstFault,
   frequencyOf,
   layRoutine,
   melodyOfPlayed,
@@ -232,6 +235,39 @@ async function refusedBy(work: () => unknown): Promise<SoftLarkError> {
   }
   throw new Error(`Taken: ${String(work)}`);
 }
+
+/** An exercise with something amiss, each in its own way. */
+const AMISS: readonly Readonly<Record<string, unknown>>[] = [
+  { name: 'x' },
+  { name: 'x'.repeat(300) },
+  { why: 7 },
+  { load: 9 },
+  { load: -1 },
+  { load: 1.5 },
+  { load: 'two' },
+  { noise: 'noisy' },
+  { cues: 'Good.' },
+  { cues: [] },
+  { watchFor: Array(41).fill({ seen: 'Jaw', causes: ['habit'], remedies: [{ kind: 'cue', text: 'Let it hang.' }] }) },
+  { learnt: [{ name: 'with a hand' }] },
+  { quiet: 'no' },
+  { colour: 'red' },
+  { id: 'No Id' },
+  { work: { kind: 'dance' } },
+  { work: null },
+  { pulls: ['upwards'] },
+];
+
+test('what is amiss in a file is said by its code, in the words of the log and no others', () => {
+  const codes = AMISS.map((change) => {
+    const { error } = exerciseSchema.safeParse({ ...shippedExercises()[0], ...change });
+    if (!error) throw new Error(`Taken: ${JSON.stringify(change)}`);
+    const fault = firstFault(error);
+    expect(say(fault)).toBe(faultLine(fault));
+    return fault.code === 'fault.at' ? fault.values.fault.code : fault.code;
+  });
+  expect(new Set(codes).size).toBeGreaterThan(12);
+});
 
 test('whatever cannot be read is said by its code, in the words of the log and no others', async () => {
   const refused = await Promise.all(REFUSED.map(refusedBy));

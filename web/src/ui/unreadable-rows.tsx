@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { Schemas } from '../api/client.ts';
+import { say } from '../text/say.ts';
 import classes from './ui.module.css';
 
 /** What the studio keeps and this version cannot read: said by name with why, and left as it is. */
@@ -13,7 +14,7 @@ export function UnreadableRows({ rows }: { readonly rows: readonly Schemas['Unre
       <ul>
         {rows.map(({ id, name, reason }) => (
           <li key={id}>
-            <b>{name}</b> {reason}
+            <b>{name}</b> {say(reason)}
           </li>
         ))}
       </ul>

@@ -1,7 +1,7 @@
 import type { Exercise } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { ArrayMaxSize, IsArray, IsObject } from 'class-validator';
-import { Flag, Formed, Id, Parts, Text, Whole } from '../../common/index.ts';
+import { Flag, Formed, Id, Parts, refusedBy, Text, Whole } from '../../common/index.ts';
 
 const EXERCISE_ID = /^[a-z0-9]+(-[a-z0-9]+)*$/;
 /** House choice, as many as the largest shelf known has, ten times over. */
@@ -26,7 +26,7 @@ export class ChangedExerciseDto {
 
   /** The exercise; its schema is that of the shelf. */
   @ApiProperty({ type: 'object', additionalProperties: true })
-  @IsObject({ message: 'is not an exercise' })
+  @IsObject(refusedBy('no-fields'))
   exercise!: object;
 
   @Id({ optional: true })
@@ -42,9 +42,9 @@ export class CollectionFieldsDto {
   @Text({ max: 80 })
   name!: string;
 
-  @IsArray({ message: 'is not a list' })
-  @ArrayMaxSize(MOST_ITEMS, { message: 'has too many exercises' })
-  @Formed(EXERCISE_ID, 'are ids of exercises', { each: true })
+  @IsArray(refusedBy('no-list'))
+  @ArrayMaxSize(MOST_ITEMS, refusedBy('too-many', { count: MOST_ITEMS }))
+  @Formed(EXERCISE_ID, 'no-id', { each: true })
   exercises!: string[];
 }
 

@@ -18,7 +18,7 @@ export class LessonDto {
   @Whole(1, 7)
   weekday!: number;
 
-  @Formed(/^([01]\d|2[0-3]):[0-5]\d$/, 'is a time such as 15:30', { example: '15:30' })
+  @Formed(/^([01]\d|2[0-3]):[0-5]\d$/, 'no-time', { example: '15:30' })
   startsAt!: string;
 
   @Whole(5, 240)

@@ -1,7 +1,7 @@
 import type { Song } from '@soft-lark/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { IsObject } from 'class-validator';
-import { Whole } from '../../common/index.ts';
+import { refusedBy, Whole } from '../../common/index.ts';
 
 export class ChangedSongDto {
   /** Nought for a new one. */
@@ -10,7 +10,7 @@ export class ChangedSongDto {
 
   /** The song; its schema is that of the core. */
   @ApiProperty({ type: 'object', additionalProperties: true })
-  @IsObject({ message: 'is not a song' })
+  @IsObject(refusedBy('no-fields'))
   song!: object;
 }
 

@@ -11,7 +11,7 @@ export class NewPasswordDto {
 }
 
 export class RecoveryDto {
-  @Formed(EMAIL, 'is an e-mail address', { example: 'name@example.org' })
+  @Formed(EMAIL, 'no-email', { example: 'name@example.org' })
   email!: string;
 
   @Text({ max: 40 })
@@ -22,7 +22,7 @@ export class RecoveryDto {
 }
 
 export class NewEmailDto {
-  @Formed(EMAIL, 'is an e-mail address', { example: 'name@example.org' })
+  @Formed(EMAIL, 'no-email', { example: 'name@example.org' })
   email!: string;
 
   @Text({ max: 200 })

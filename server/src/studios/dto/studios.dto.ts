@@ -16,7 +16,7 @@ import {
 import { applyDecorators } from '@nestjs/common';
 import { ApiProperty } from '@nestjs/swagger';
 import { ValidateBy } from 'class-validator';
-import { Choice, Formed, Part, Parts, Shape, Shapes, Text, Whole } from '../../common/index.ts';
+import { Choice, Formed, Part, Parts, refusedBy, Shape, Shapes, Text, Whole } from '../../common/index.ts';
 import { isCommonPassword } from '../common-passwords.ts';
 
 export const EMAIL = /^[^\s@]{1,64}@[^\s@]{1,180}\.[^\s@]{2,24}$/;
@@ -30,12 +30,12 @@ export const Password = (): PropertyDecorator =>
         name: 'uncommon',
         validator: { validate: (word: unknown) => !(typeof word === 'string' && isCommonPassword(word)) },
       },
-      { message: 'is among the passwords that are tried first; take another' },
+      refusedBy('common-password'),
     ),
   );
 
 export class SignInDto {
-  @Formed(EMAIL, 'is an e-mail address', { example: 'name@example.org' })
+  @Formed(EMAIL, 'no-email', { example: 'name@example.org' })
   email!: string;
 
   @Text({ max: 200 })
@@ -49,7 +49,7 @@ export class SignUpDto {
   @Text({ max: 120 })
   name!: string;
 
-  @Formed(EMAIL, 'is an e-mail address', { example: 'name@example.org' })
+  @Formed(EMAIL, 'no-email', { example: 'name@example.org' })
   email!: string;
 
   @Password()
@@ -77,7 +77,7 @@ class ReadyQuestionDto {
   @Text({ max: 120 })
   text!: string;
 
-  @Formed(/^[a-z]+(-[a-z]+)*$/, 'is a goal of the shelf')
+  @Formed(/^[a-z]+(-[a-z]+)*$/, 'not-on-the-shelf')
   goal!: string;
 }
 

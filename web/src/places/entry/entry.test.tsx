@@ -77,11 +77,11 @@ test('a new studio is opened once its recovery codes were kept', async () => {
 test('a refusal of the sign-up stands at its field', async () => {
   const { user } = await enter('/enter', {
     'POST /api/studios': refusal(400, 'BAD_BODY', 'This cannot be stored.', {
-      errors: [{ field: 'email', message: 'This address has a studio already.' }],
+      errors: [{ field: 'email', message: 'as in the log', code: 'fault.has-account' }],
     }),
   });
   await askForStudio(user);
-  expect((await screen.findAllByText('This address has a studio already.'))[0]).toBeVisible();
+  expect((await screen.findAllByText('has an account already'))[0]).toBeVisible();
 });
 
 test('a lost password is set anew with a recovery code', async () => {

@@ -5,6 +5,7 @@ import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { ApiProblem } from '../../api/problem.ts';
 import { signUp, type SessionWithCodes } from '../../api/session.queries.ts';
+import { say } from '../../text/say.ts';
 import { FormProblem } from '../../ui/form-problem.tsx';
 
 const OWN_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -18,7 +19,7 @@ export function SignUpForm({ onEnter }: { readonly onEnter: (session: SessionWit
     onSuccess: onEnter,
     onError: (error) => {
       if (error instanceof ApiProblem)
-        form.setErrors(Object.fromEntries(error.errors.map(({ field, message }) => [field, message])));
+        form.setErrors(Object.fromEntries(error.errors.map(({ field, ...fault }) => [field, say(fault)])));
     },
   });
   return (

@@ -11,9 +11,11 @@ import {
 } from '@soft-lark/core';
 import type { ReactElement, ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { canChooseOutput } from '../../sound/output.ts';
 import { useSoundChoices } from '../../sound/sound-choices.ts';
 import { usePianoState } from '../../sound/use-piano.ts';
 import { canSpeak } from './count-words.ts';
+import { OutputChoice } from './output-choice.tsx';
 import classes from './sound-button.module.css';
 
 /** A question and what it can be answered with, one press each. */
@@ -130,6 +132,16 @@ function SoundForm(): ReactElement {
           }}
         />
       </Row>
+      {canChooseOutput() && (
+        <Row label={t('sound.output')}>
+          <OutputChoice
+            output={sound.output}
+            onChange={(output) => {
+              change({ output });
+            }}
+          />
+        </Row>
+      )}
       <Switch
         label={t('sound.silent')}
         description={t('sound.silentHint')}

@@ -102,9 +102,9 @@ test('exercises of a collection are found by it', async () => {
 
 test('what this version cannot read is said by name, and everything else is there', async () => {
   openPage('/shelf', {
-    'GET /api/exercises/unreadable': [{ id: RUN, name: 'From tomorrow', reason: 'work.kind: is not known' }],
+    'GET /api/exercises/unreadable': [{ id: RUN, name: 'From tomorrow', reason: { code: 'fault.later-form' } }],
   });
   expect(await heading(all)).toBeVisible();
   expect(await screen.findByText(/One entry cannot be read by this version/)).toBeVisible();
-  expect(screen.getByText('From tomorrow').closest('li')).toHaveTextContent('is not known');
+  expect(screen.getByText('From tomorrow').closest('li')).toHaveTextContent('was written by a later version');
 });

@@ -1,7 +1,7 @@
 import {
-  issueSentence,
   exerciseSchema,
-  shapeProblems,
+  faultsOf,
+  firstFault,
   parsePattern,
   patternOfWork,
   type Exercise,
@@ -11,6 +11,7 @@ import {
   type Work,
 } from '@soft-lark/core';
 import { useDeferredValue, useMemo, useState } from 'react';
+import { say } from '../../text/say.ts';
 import { patternErrorOf } from './pattern-field.tsx';
 
 export interface Draft {
@@ -42,8 +43,8 @@ interface Problems {
 function problemsOf(exercise: Exercise): Problems {
   const result = exerciseSchema.safeParse(exercise);
   if (result.success) return { sentence: null, at: new Map() };
-  const at = shapeProblems(result.error).map(({ path, message }) => [path.join('.'), message] as const);
-  return { sentence: issueSentence(result.error), at: new Map(at) };
+  const at = faultsOf(result.error).map(({ path, ...fault }) => [path.join('.'), say(fault)] as const);
+  return { sentence: say(firstFault(result.error)), at: new Map(at) };
 }
 
 /** Marks belong to events; those whose events are gone go with them. */

@@ -51,8 +51,14 @@ test('each row has voice, range, lessons, when it sang last and what is ready', 
 
 test('students and routines that cannot be read are said by name, and the others are there', async () => {
   openPage('/students', {
-    'GET /api/students/unreadable': [{ id: RUN, name: 'From tomorrow', reason: 'was written by a later version' }],
-    'GET /api/routines/unreadable': [{ id: STUDENT, name: 'Torn warm-up', reason: '“0 id” is missing' }],
+    'GET /api/students/unreadable': [{ id: RUN, name: 'From tomorrow', reason: { code: 'fault.later-form' } }],
+    'GET /api/routines/unreadable': [
+      {
+        id: STUDENT,
+        name: 'Torn warm-up',
+        reason: { code: 'fault.at', values: { place: '1 id', fault: { code: 'fault.missing' } } },
+      },
+    ],
   });
   expect(await screen.findByText(/2 entries cannot be read by this version/)).toBeVisible();
   expect(screen.getByText('From tomorrow').closest('li')).toHaveTextContent('later version');

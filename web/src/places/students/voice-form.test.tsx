@@ -162,13 +162,13 @@ test('a refusal says what is wrong, by field', async () => {
   const { user } = await openForm(
     {},
     {
-      [SAVE]: refusal(400, 'BAD_BODY', 'This cannot be stored.', {
-        errors: [{ field: 'voice.age', message: 'age must be 120 at most' }],
+      [SAVE]: refusal(422, 'INVALID', 'as in the log', {
+        values: { context: 'field', field: 'voice.age', fault: { code: 'fault.too-high', values: { most: 120 } } },
       }),
     },
   );
   await user.click(screen.getByRole('button', { name: 'Save' }));
-  expect(await screen.findByText(/This cannot be stored|age must be 120 at most/)).toBeVisible();
+  expect(await screen.findByText(/^voice.age: is over 120/)).toBeVisible();
 });
 
 test.each([

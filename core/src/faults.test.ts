@@ -1,5 +1,5 @@
 import { exerciseSchema, shippedExercises } from './shelf/index.ts';
-import { issueSentence } from './issue-sentence.ts';
+import { faultLine, firstFault } from './faults.ts';
 
 const [first] = shippedExercises();
 
@@ -17,9 +17,9 @@ test.each([
     '“cues 2 text” needs at least 2 characters',
   ],
   ['a part that is missing', { learnt: [{ name: 'with a hand' }] }, '“learnt 1 text” is missing'],
-  ['a field nobody knows', { colour: 'red' }, 'has a field that is not known: colour'],
+  ['a field nobody knows', { colour: 'red' }, '“colour” is no field that is known'],
   ['an id of another form', { id: 'No Id' }, '“id” has a form that cannot be read'],
 ] as const)('%s', (_, change, expected) => {
   const { error } = exerciseSchema.safeParse({ ...first, ...change });
-  expect(error && issueSentence(error)).toBe(expected);
+  expect(error && faultLine(firstFault(error))).toBe(expected);
 });
