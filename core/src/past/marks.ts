@@ -1,4 +1,7 @@
-/** Marks a teacher puts on a key; the last four stop the step, three say how the voice sounds. */
+/** What an exercise itself says to watch for, where no common word does: the first of those, the second, the third. */
+export const OWN_MARKS = ['own-1', 'own-2', 'own-3'] as const;
+
+/** Marks a teacher puts on a key; four stop the step, three say how the voice sounds. */
 export const MARKS = [
   'strain',
   'crack',
@@ -13,6 +16,7 @@ export const MARKS = [
   'tickle',
   'cough',
   'dizzy',
+  ...OWN_MARKS,
 ] as const;
 export type Mark = (typeof MARKS)[number];
 export const STOP_MARKS: ReadonlySet<Mark> = new Set(['pain', 'tickle', 'cough', 'dizzy']);

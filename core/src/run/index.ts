@@ -6,6 +6,7 @@ export { mannerThatWorked } from './help-after.ts';
 export { MOST_READY_QUESTIONS, READY_GLIDE, USUAL_READY_QUESTIONS, type ReadyQuestion } from './ready.data.ts';
 export { isReadyDue, repairsFor, type Repair } from './ready.ts';
 export { refitRun, type Cut, type Refitted } from './refit-run.ts';
+export { ownMarks } from './own-marks.ts';
 export { remedyFor, type Offered } from './remedy-for.ts';
 export { isSungByStudent, runDigest, type DigestedStep, type RunDigest } from './run-digest.ts';
 export { lessonClock, type LessonClock } from './lesson-clock.ts';

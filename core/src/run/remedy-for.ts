@@ -1,6 +1,7 @@
 import { answersCracks } from '../day/index.ts';
 import type { Approach, Exercise } from '../shelf/index.ts';
 import type { Mark } from '../past/index.ts';
+import { watchedBy } from './own-marks.ts';
 import type { SungKey } from './run.schema.ts';
 
 /** Source: house choice; keys a remedy is given before the next is offered. */
@@ -27,7 +28,7 @@ function since(mark: Mark, keys: readonly Pick<SungKey, 'marks'>[]): number {
  * @returns `null` where nothing is marked, or the exercise has no word for it
  */
 export function remedyFor(
-  { watchFor, cues }: Pick<Exercise, 'watchFor' | 'cues'>,
+  exercise: Pick<Exercise, 'watchFor' | 'cues'>,
   sung: readonly Pick<SungKey, 'marks'>[],
   marks: readonly Mark[],
   approach?: Approach,
@@ -36,14 +37,11 @@ export function remedyFor(
   const marked = now.at(-1)?.marks ?? [];
   const mark = [...marked]
     .reverse()
-    .find(
-      (name) =>
-        watchFor.some((entry) => entry.mark === name) && (name !== 'crack' || answersCracks({ cues }, approach)),
-    );
+    .find((name) => watchedBy(name, exercise).length > 0 && (name !== 'crack' || answersCracks(exercise, approach)));
   if (!mark) return null;
-  const offers = watchFor
-    .filter((entry) => entry.mark === mark)
-    .flatMap(({ seen, remedies }) => remedies.map(({ text }) => ({ seen, text })));
+  const offers = watchedBy(mark, exercise).flatMap(({ seen, remedies }) =>
+    remedies.map(({ text }) => ({ seen, text })),
+  );
   const tried = Math.floor((since(mark, now) - 1) / KEYS_A_REMEDY);
   return offers[Math.min(tried, offers.length - 1)] ?? null;
 }

@@ -1473,7 +1473,7 @@ export interface components {
             highest: number;
             tempo: number;
             ease?: number;
-            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy" | "own-1" | "own-2" | "own-3")[];
             conditions: ("fresh" | "heavy" | "tired" | "recovering")[];
             /** @enum {string} */
             occasion: "lesson" | "home" | "performance";
@@ -1572,7 +1572,7 @@ export interface components {
             sungKeys: number;
             lowest: number | null;
             highest: number | null;
-            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy" | "own-1" | "own-2" | "own-3")[];
         };
         RunCorrectionDto: {
             /** Format: date-time */
@@ -1602,7 +1602,7 @@ export interface components {
             sungKeys: number;
             lowest: number | null;
             highest: number | null;
-            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy" | "own-1" | "own-2" | "own-3")[];
             plan: components["schemas"]["PlannedStep"][];
             sung: components["schemas"]["SungKey"][];
             stops: components["schemas"]["Stop"][];
@@ -2089,7 +2089,7 @@ export interface components {
             tempo: number;
             /** @enum {string} */
             outcome: "sung" | "skipped";
-            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy" | "own-1" | "own-2" | "own-3")[];
             /** @enum {string} */
             help?: "shown" | "together" | "cue-only" | "alone";
             manner?: string;
@@ -2098,7 +2098,7 @@ export interface components {
             /** Format: uuid */
             stepId: string;
             /** @enum {string} */
-            mark: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy" | "effort";
+            mark: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy" | "own-1" | "own-2" | "own-3" | "effort";
         };
         StepResult: {
             /** Format: uuid */
@@ -2116,7 +2116,7 @@ export interface components {
             id: string;
             /** @enum {string} */
             outcome: "sung" | "skipped";
-            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy")[];
+            marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy" | "own-1" | "own-2" | "own-3")[];
         };
         RecipePart: {
             /** @enum {string} */
@@ -4564,7 +4564,7 @@ export interface operations {
                 studentId?: string;
                 olderThan?: string;
                 words?: string;
-                mark?: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy";
+                mark?: "strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy" | "own-1" | "own-2" | "own-3";
                 place?: "lesson" | "home";
                 most?: number;
             };

@@ -30,8 +30,10 @@ const USUAL_DEVICE_SOUND: DeviceSound = {
   output: { id: USUAL_OUTPUT, name: '' },
 };
 
+export type ChangeSound = (change: Partial<DeviceSound>) => void;
+
 /** What this device was set to, and what sets it; what was never set is as usual. */
-export function useSoundChoices(): readonly [DeviceSound, (change: Partial<DeviceSound>) => void] {
+export function useSoundChoices(): readonly [DeviceSound, ChangeSound] {
   const [kept, keep] = useLocalStorage<Partial<DeviceSound>>({
     key: 'soft-lark.sound',
     defaultValue: {},

@@ -96,7 +96,7 @@ export const piano = {
   vowelHint:
     'The next vowel to try, from this key to the end of the step; after the last the planned syllables come back',
   half: 'Half as fast, or as fast as before',
-  moreMarks: 'sound …',
+  moreMarks: 'more …',
   takeBack: 'take back {{mark}} on {{key}}',
   planChanged: 'The routine was changed elsewhere. This run goes on as it was begun.',
   moreActs: 'More',
@@ -161,6 +161,9 @@ export const piano = {
     cough: 'cough',
     dizzy: 'dizzy',
     effort: 'effort',
+    'own-1': 'watched for (1)',
+    'own-2': 'watched for (2)',
+    'own-3': 'watched for (3)',
   },
   effort: 'effort',
   acts: {

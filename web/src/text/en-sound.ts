@@ -15,7 +15,7 @@ export const sound = {
   levels: { cue: 'Cue, how loud', tune: 'Tune, how loud', click: 'Click, how loud' },
   percent: '{{percent}} %',
   tuning: 'A4 at',
-  output: 'Plays on',
+  output: 'Heard from',
   usualOutput: 'as this computer is set',
   outputGone: 'It is not plugged in: sound comes where this computer is set to.',
   nameOutputs: 'Show devices by name (the browser asks for the microphone; nothing is listened to)',

@@ -247,7 +247,7 @@ const AMISS: readonly Readonly<Record<string, unknown>>[] = [
   { load: 'two' },
   { noise: 'noisy' },
   { cues: 'Good.' },
-  { cues: [] },
+  { goals: 'calm' },
   { watchFor: Array(41).fill({ seen: 'Jaw', causes: ['habit'], remedies: [{ kind: 'cue', text: 'Let it hang.' }] }) },
   { learnt: [{ name: 'with a hand' }] },
   { quiet: 'no' },

@@ -2,6 +2,7 @@ import { keyName, mannerThatWorked, type Exercise, type StepResult } from '@soft
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import type { RunDetail } from '../../api/runs.queries.ts';
+import { markText } from '../../text/mark-text.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { clockText } from '../../text/times.ts';
 import { likeNeighbours } from '../../ui/like-neighbours.ts';
@@ -87,7 +88,7 @@ function StepKeys({ step, sung, result, exercise, wentOn }: StepKeysProps): Reac
                   {key.manner !== undefined && <small>{key.manner}</small>}
                   {key.marks.length > 0 && (
                     <small data-easy={key.marks.every((mark) => mark === 'easy')}>
-                      {key.marks.map((mark) => t(`piano.marks.${mark}`)).join(', ')}
+                      {key.marks.map((mark) => markText(mark, exercise)).join(', ')}
                     </small>
                   )}
                 </li>

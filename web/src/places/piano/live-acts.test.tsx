@@ -52,6 +52,22 @@ test('a mark on the key that was left is taken back, here and on the server', as
   });
 });
 
+test('what only this exercise watches for is a mark in its own words, with its remedy, kept with the key', async () => {
+  const page = await begun(['ng-opens-to-ah']);
+  const { user } = page;
+  await user.click(press('Start'));
+  await user.click(press('more …'));
+  await user.click(press(/^Nose stays in the ah/));
+  expect(screen.getByText('Think of cool air on the way in.')).toBeVisible();
+  await user.keyboard('54');
+  expect(screen.getByText('Open less.')).toBeVisible();
+  await user.click(press('Next key'));
+  await waitFor(() => {
+    expect(sentRuns(page).at(-1)?.sung.at(-1)?.marks).toEqual(['own-1']);
+  });
+  expect(press(/^take back Ah falls back on /)).toBeVisible();
+});
+
 test('something easier comes at once; an exercise that was not planned is next', async () => {
   const { user } = await begun();
   await user.click(press('Start'));

@@ -1,7 +1,8 @@
 import { Popover, UnstyledButton } from '@mantine/core';
-import { currentKey, STOP_MARKS, type RunState } from '@soft-lark/core';
+import { currentKey, ownMarks, STOP_MARKS, type Exercise, type RunState } from '@soft-lark/core';
 import { useState, type ReactElement, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import { markText } from '../../text/mark-text.ts';
 import { KeyFor } from '../../ui/key-cap.tsx';
 import { letGo } from './let-go.ts';
 import { MARKS_ASKED, OVER_LIMIT, SOUND_MARKS, type AskedMark } from './use-run-keys.ts';
@@ -13,10 +14,17 @@ interface MarkButtonsProps {
   readonly state: RunState;
   /** What is asked in this step; the others keep their place and are not pressed. */
   readonly asked: readonly AskedMark[];
+  readonly exercise: Exercise | undefined;
 }
 
 /** One mark, as a press. */
-function MarkButton({ mark, running, state, asked }: MarkButtonsProps & { readonly mark: AskedMark }): ReactElement {
+function MarkButton({
+  mark,
+  running,
+  state,
+  asked,
+  exercise,
+}: MarkButtonsProps & { readonly mark: AskedMark }): ReactElement {
   const { t } = useTranslation();
   const hasKeys = currentKey(state) !== undefined;
   return (
@@ -31,13 +39,19 @@ function MarkButton({ mark, running, state, asked }: MarkButtonsProps & { readon
         running.mark(mark);
       }}
     >
-      {t(`piano.marks.${mark}`)} <KeyFor place="piano" name={mark} />
+      {markText(mark, exercise)} <KeyFor place="piano" name={mark} />
     </UnstyledButton>
   );
 }
 
+interface MoreMarksProps {
+  readonly state: RunState;
+  readonly among: readonly AskedMark[];
+  readonly children: ReactNode;
+}
+
 /** Marks told less often, behind one press; it lights while one of them is on the key. */
-function MoreMarks({ state, children }: { readonly state: RunState; readonly children: ReactNode }): ReactElement {
+function MoreMarks({ state, among, children }: MoreMarksProps): ReactElement {
   const { t } = useTranslation();
   const [isOpen, setOpen] = useState(false);
   return (
@@ -45,7 +59,7 @@ function MoreMarks({ state, children }: { readonly state: RunState; readonly chi
       <Popover.Target>
         <UnstyledButton
           className={classes['mark'] ?? ''}
-          aria-pressed={SOUND_MARKS.some((mark) => state.marks.includes(mark))}
+          aria-pressed={among.some((mark) => state.marks.includes(mark))}
           onPointerUp={letGo}
           onClick={() => {
             setOpen(!isOpen);
@@ -68,14 +82,17 @@ function MoreMarks({ state, children }: { readonly state: RunState; readonly chi
 
 /** Marks on the key being sung; those that stop stand apart. */
 export function MarkButtons(props: MarkButtonsProps): ReactElement {
-  const { running, state } = props;
+  const { running, state, exercise } = props;
   const { t } = useTranslation();
   const button = (mark: AskedMark): ReactElement => <MarkButton key={mark} mark={mark} {...props} />;
+  const more = [...SOUND_MARKS, ...(exercise ? ownMarks(exercise).map(({ mark }) => mark) : [])];
   const usual = MARKS_ASKED.filter((mark) => !SOUND_MARKS.includes(mark));
   return (
     <div className={classes['marks']}>
       {usual.filter((mark) => !STOP_MARKS.has(mark)).map(button)}
-      <MoreMarks state={state}>{SOUND_MARKS.map(button)}</MoreMarks>
+      <MoreMarks state={state} among={more}>
+        {more.map(button)}
+      </MoreMarks>
       {usual.filter((mark) => STOP_MARKS.has(mark)).map(button)}
       <UnstyledButton
         className={classes['mark'] ?? ''}

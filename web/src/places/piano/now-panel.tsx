@@ -21,6 +21,7 @@ import { Stones } from '../../flight/stones.tsx';
 import { clockText } from '../../text/times.ts';
 import { KeyFor } from '../../ui/key-cap.tsx';
 import { useLastSungWords, useResultWords } from '../../ui/result-words.ts';
+import { markText } from '../../text/mark-text.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { BreathStrip } from './breath-strip.tsx';
 import { EarStrip } from './ear-strip.tsx';
@@ -194,7 +195,7 @@ export function NowPanel({ running, state, exercise, studentId, ear }: NowPanelP
   const marksAt = (index: number): string => {
     const marks =
       index === state.keyIndex ? state.marks : index < state.keyIndex ? (sungAs(step, state, index)?.marks ?? []) : [];
-    return marks.map((mark) => t(`piano.marks.${mark}`)).join(' ');
+    return marks.map((mark) => markText(mark, exercise)).join(' ');
   };
   const isGlide = step.kind === 'siren';
   return (
@@ -233,7 +234,7 @@ export function NowPanel({ running, state, exercise, studentId, ear }: NowPanelP
       </div>
       <div className={classes['side']}>
         <TempoButtons running={running} state={state} />
-        <TakeBack running={running} state={state} />
+        <TakeBack running={running} state={state} exercise={exercise} />
         <KeepHeard running={running} state={state} heard={ear.listening.heard} />
       </div>
       {step.mirror === true && <Mirror key={step.stepId} />}

@@ -22,6 +22,7 @@ export function OutputChoice({ output, onChange }: OutputChoiceProps): ReactElem
       <Select
         aria-label={t('sound.output')}
         allowDeselect={false}
+        comboboxProps={{ withinPortal: false }}
         data={[
           { value: USUAL_OUTPUT, label: t('sound.usualOutput') },
           ...listed.map(({ id, name }) => ({ value: id, label: name })),

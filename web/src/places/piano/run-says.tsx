@@ -1,10 +1,16 @@
-import { countdownOf, currentKey, currentStep, type RunState } from '@soft-lark/core';
+import { countdownOf, currentKey, currentStep, type Exercise, type RunState } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { markText } from '../../text/mark-text.ts';
 import { keyWords } from './key-words.ts';
 
 /** What changed, said to whoever does not see it; nothing that a clock moves, and only the part that is new. */
-export function RunSays({ state }: { readonly state: RunState }): ReactElement {
+interface RunSaysProps {
+  readonly state: RunState;
+  readonly exercise: Exercise | undefined;
+}
+
+export function RunSays({ state, exercise }: RunSaysProps): ReactElement {
   const { t } = useTranslation();
   const step = currentStep(state);
   const key = currentKey(state);
@@ -17,7 +23,7 @@ export function RunSays({ state }: { readonly state: RunState }): ReactElement {
       <p>{key && t(`bench.legs.${key.leg}`)}</p>
       <p>{isLast && t('piano.lastOne')}</p>
       <p>{state.phase === 'paused' && t('piano.isPaused')}</p>
-      <p>{state.marks.map((mark) => t(`piano.marks.${mark}`)).join(', ')}</p>
+      <p>{state.marks.map((mark) => markText(mark, exercise)).join(', ')}</p>
     </div>
   );
 }

@@ -1,4 +1,13 @@
-import { asTaught, currentKey, currentStep, isReadyDue, judgesSound, playsOn, type Exercise } from '@soft-lark/core';
+import {
+  asTaught,
+  currentKey,
+  currentStep,
+  isReadyDue,
+  judgesSound,
+  ownMarks,
+  playsOn,
+  type Exercise,
+} from '@soft-lark/core';
 import { notifications } from '@mantine/notifications';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement } from 'react';
@@ -66,7 +75,8 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
     answers,
     isPlayingOn,
   });
-  const marks = written && !judgesSound(written, approach) ? EASE_MARKS : MARKS_ASKED;
+  const shared = written && !judgesSound(written, approach) ? EASE_MARKS : MARKS_ASKED;
+  const marks = [...shared, ...(written ? ownMarks(written).map(({ mark }) => mark) : [])];
   const handOver = (): void => {
     setHanded({ isOn: !isPlayingOn, stepId: step?.stepId });
   };
@@ -87,11 +97,11 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
         isPlayingOn={isPlayingOn}
         onHandOver={handOver}
       />
-      <RunSays state={state} />
+      <RunSays state={state} exercise={exercise} />
       <NowPanel running={running} state={state} exercise={exercise} studentId={run.studentId} ear={ear} />
       <SayBand running={running} state={state} exercise={exercise} approach={approach} />
       <footer>
-        <MarkButtons running={running} state={state} asked={marks} />
+        <MarkButtons running={running} state={state} asked={marks} exercise={exercise} />
         <ActButtons running={running} state={state} approach={approach} />
       </footer>
       {asksReady && <ReadyCard running={running} run={run} routine={routine} today={today} shelf={shelf} />}

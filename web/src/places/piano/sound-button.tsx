@@ -12,7 +12,7 @@ import {
 import type { ReactElement, ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { canChooseOutput } from '../../sound/output.ts';
-import { useSoundChoices } from '../../sound/sound-choices.ts';
+import { useSoundChoices, type ChangeSound, type DeviceSound } from '../../sound/sound-choices.ts';
 import { usePianoState } from '../../sound/use-piano.ts';
 import { canSpeak } from './count-words.ts';
 import { OutputChoice } from './output-choice.tsx';
@@ -77,6 +77,22 @@ function Levels({ levels, onChange }: LevelsProps): readonly ReactElement[] {
   ));
 }
 
+/** Which device plays, where the browser lets a page choose. */
+function Output({ sound, change }: { readonly sound: DeviceSound; readonly change: ChangeSound }): ReactElement | null {
+  const { t } = useTranslation();
+  if (!canChooseOutput()) return null;
+  return (
+    <Row label={t('sound.output')}>
+      <OutputChoice
+        output={sound.output}
+        onChange={(output) => {
+          change({ output });
+        }}
+      />
+    </Row>
+  );
+}
+
 /** How the piano sounds on this device: what gives a key, the click, the loudness of each part, the tuning. */
 function SoundForm(): ReactElement {
   const { t } = useTranslation();
@@ -132,16 +148,7 @@ function SoundForm(): ReactElement {
           }}
         />
       </Row>
-      {canChooseOutput() && (
-        <Row label={t('sound.output')}>
-          <OutputChoice
-            output={sound.output}
-            onChange={(output) => {
-              change({ output });
-            }}
-          />
-        </Row>
-      )}
+      <Output sound={sound} change={change} />
       <Switch
         label={t('sound.silent')}
         description={t('sound.silentHint')}

@@ -1,8 +1,9 @@
 import { UnstyledButton } from '@mantine/core';
 import { useTimeout } from '@mantine/hooks';
-import { keyName, type RunState } from '@soft-lark/core';
+import { keyName, type Exercise, type RunState } from '@soft-lark/core';
 import { useEffect, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { markText } from '../../text/mark-text.ts';
 import { KeyFor } from '../../ui/key-cap.tsx';
 import { useKeys } from '../../ui/use-keys.ts';
 import { letGo } from './let-go.ts';
@@ -15,6 +16,7 @@ const MISTAKE_MILLISECONDS = 10_000;
 interface TakeBackProps {
   readonly running: Running;
   readonly state: RunState;
+  readonly exercise: Exercise | undefined;
 }
 
 /** Whether something is young enough to be taken back; another `id` is young again. */
@@ -31,7 +33,7 @@ export function useIsFresh(id: string | undefined): boolean {
 }
 
 /** The last mark of the key that was just left, and the press that takes it back. */
-export function TakeBack({ running, state }: TakeBackProps): ReactElement | null {
+export function TakeBack({ running, state, exercise }: TakeBackProps): ReactElement | null {
   const { t } = useTranslation();
   const last = state.sung.at(-1);
   const mark = last?.marks.at(-1);
@@ -44,7 +46,7 @@ export function TakeBack({ running, state }: TakeBackProps): ReactElement | null
   if (!isOffered || mark === undefined) return null;
   return (
     <UnstyledButton className={classes['takeBack'] ?? ''} onPointerUp={letGo} onClick={takeBack}>
-      {t('piano.takeBack', { mark: t(`piano.marks.${mark}`), key: keyName(last?.tonic ?? 0) })}{' '}
+      {t('piano.takeBack', { mark: markText(mark, exercise), key: keyName(last?.tonic ?? 0) })}{' '}
       <KeyFor place="piano" name="takeBack" />
     </UnstyledButton>
   );

@@ -1,10 +1,19 @@
-import { currentKey, currentStep, HELPS, LIVE_TEMPO, type Help, type Mark, type RunState } from '@soft-lark/core';
+import {
+  currentKey,
+  currentStep,
+  HELPS,
+  LIVE_TEMPO,
+  type Help,
+  type Mark,
+  type OWN_MARKS,
+  type RunState,
+} from '@soft-lark/core';
 import type { KeyName } from '../../ui/keys.data.ts';
 import { useKeys } from '../../ui/use-keys.ts';
 import { usePedals } from './use-pedals.ts';
 import type { Running } from './use-run.ts';
 
-/** Every mark, in the order they are shown; each has the key of its name. */
+/** Every mark that all exercises share, in the order they are shown; each has the key of its name. */
 export const MARKS_ASKED = [
   'strain',
   'crack',
@@ -21,7 +30,7 @@ export const MARKS_ASKED = [
   'dizzy',
 ] as const satisfies readonly (Mark & KeyName<'piano'>)[];
 
-export type AskedMark = (typeof MARKS_ASKED)[number];
+export type AskedMark = (typeof MARKS_ASKED)[number] | (typeof OWN_MARKS)[number];
 
 /** The marks where only ease is judged. */
 export const EASE_MARKS: readonly AskedMark[] = MARKS_ASKED.filter((mark) => mark !== 'pitch');
