@@ -36,6 +36,7 @@ const FAULTS = {
   'not-kept': 'holds characters that cannot be kept',
   'not-offered': 'is an answer that is not offered',
   'not-on-the-shelf': 'is not on the shelf',
+  'not-over': 'should be over {least}',
   other: '{text}',
   'prompts-too-long': 'is less than its prompts take together',
   'same-end': 'is the same note as the other end',
@@ -103,7 +104,8 @@ function faultIn(issue: Issue): Fault {
     case 'too_small': {
       const least = Number(issue.minimum);
       if (issue.origin === 'string') return faultOf('too-short', { count: least });
-      return issue.origin === 'array' ? faultOf('too-few', { count: least }) : faultOf('too-low', { least });
+      if (issue.origin === 'array') return faultOf('too-few', { count: least });
+      return faultOf(issue.inclusive === false ? 'not-over' : 'too-low', { least });
     }
     case 'too_big': {
       const most = Number(issue.maximum);

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { faultLine, firstFault } from '../faults.ts';
 import { barCount, eventsOfBars, songDemands, songNeeds, songSchema } from './index.ts';
 
 const tune = (...beats: readonly number[]): { midi: number; beats: number }[] =>
@@ -36,11 +37,12 @@ test('every event lies in exactly one bar, whatever the meter', () => {
 });
 
 test.each([
-  ['no note', { name: 'A', events: [{ beats: 1 }] }, 'has no note'],
-  ['no name', { name: ' ', events: tune(1) }, 'needs a name'],
-  ['no length', { name: 'A', events: [{ midi: 60, beats: 0 }] }, /.+/],
+  ['no note', { name: 'A', events: [{ beats: 1 }] }, '“events” has no note'],
+  ['no name', { name: ' ', events: tune(1) }, '“name” needs at least 1 characters'],
+  ['no length', { name: 'A', events: [{ midi: 60, beats: 0 }] }, '“events 1 beats” should be over 0'],
 ] as const)('a song with %s is refused', (_, song, message) => {
-  expect(songSchema.safeParse(song).error?.issues[0]?.message).toMatch(message);
+  const { error } = songSchema.safeParse(song);
+  expect(error && faultLine(firstFault(error))).toBe(message);
 });
 
 const song = (beats: readonly (number | 'rest')[], midi = 60, tempo = 60): Parameters<typeof songDemands>[0] => ({

@@ -34,6 +34,7 @@ export const fault = {
   'not-kept': 'holds characters that cannot be kept',
   'not-offered': 'is an answer that is not offered',
   'not-on-the-shelf': 'is not on the shelf',
+  'not-over': 'should be over {{least}}',
   other: '{{text}}',
   pattern: 'The pattern: {{why}}',
   'prompts-too-long': 'is less than its prompts take together',
