@@ -30,7 +30,7 @@ const softly = expect.configure({ soft: true, timeout: 20_000 });
 /** Nothing runs out of the window sideways. */
 export async function expectNoSidewaysScroll(page: Page): Promise<void> {
   const over = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-  await softly.poll(async () => [page.url(), (await over()) <= 0]).toEqual([page.url(), true]);
+  await softly.poll(over, page.url()).toBeLessThanOrEqual(0);
 }
 
 /** What hides its overflow and does not hold its text, but where three dots say that there is more of it. */
@@ -58,5 +58,5 @@ const cutIn = (page: Page): Promise<readonly string[]> =>
  * stands in full elsewhere.
  */
 export async function expectNothingCut(page: Page): Promise<void> {
-  await softly.poll(async () => [page.url(), await cutIn(page)]).toEqual([page.url(), []]);
+  await softly.poll(() => cutIn(page), page.url()).toEqual([]);
 }

@@ -113,6 +113,7 @@ async function lookRoundARoutine(page: Page, lookAtIt: Look): Promise<void> {
     await shut(page);
   }
   await page.getByRole('link', { name: 'Sing it' }).click();
+  await expect(page).toHaveURL(/\/sing\//);
   await lookAtIt();
   await passGate(page);
   await page.keyboard.press('n');
@@ -197,6 +198,7 @@ test('a name of a hundred letters, and nothing is cut: text spacing set by hand,
     await shut(page);
   }
   await page.getByRole('link', { name: 'Sing it' }).click();
+  await expect(page).toHaveURL(/\/sing\//);
   await lookForCuts(page);
   await passGate(page);
   await lookForCuts(page);
