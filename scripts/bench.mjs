@@ -71,6 +71,13 @@ async function onServer(database, env, measure) {
   }
 }
 
+/** What a table measures in Chromium, on the demo studio of a day. */
+function inChromium(database, figures) {
+  return onServer(database, DEMO_DAY, ({ address }) =>
+    figures({ address, executablePath: demandChromium(), flags: FLAGS }),
+  );
+}
+
 const MEASURE = {
   core: async () => (await import('../bench/core-figures.mjs')).coreFigures(),
   think: async () => (await import('../bench/think-figures.mjs')).thinkFigures(),
@@ -83,22 +90,8 @@ const MEASURE = {
       const page = { address, folder: join(project, 'web/dist'), executablePath: demandChromium(), flags: FLAGS };
       return [...(await pageFigures(page)), ...(await shelfFigures(page))];
     }),
-  slow: () =>
-    onServer('slow', DEMO_DAY, async ({ address }) =>
-      (await import('../bench/slow-figures.mjs')).slowFigures({
-        address,
-        executablePath: demandChromium(),
-        flags: FLAGS,
-      }),
-    ),
-  timing: () =>
-    onServer('timing', DEMO_DAY, async ({ address }) =>
-      (await import('../bench/timing-figures.mjs')).timingFigures({
-        address,
-        executablePath: demandChromium(),
-        flags: FLAGS,
-      }),
-    ),
+  slow: async () => inChromium('slow', (await import('../bench/slow-figures.mjs')).slowFigures),
+  timing: async () => inChromium('timing', (await import('../bench/timing-figures.mjs')).timingFigures),
   walls: () =>
     onServer('walls', { DEMO: 'off' }, async (server) =>
       (await import('../bench/walls-figures.mjs')).wallsFigures(server),

@@ -152,17 +152,18 @@ test.each([
 });
 
 test('all that an exercise of the shelf says to watch for has a mark of its own or a common one, and its first remedy', () => {
+  const answered = [...exercises.values()].filter(({ watchFor }) => watchFor.some(({ mark }) => mark));
+  expect(answered.length).toBeGreaterThan(90);
   for (const exercise of exercises.values())
-    for (const { mark, seen, remedies } of exercise.watchFor) {
-      const pressed = mark ?? ownMarks(exercise).find((own) => own.seen === seen)?.mark;
+    for (const entry of exercise.watchFor) {
+      const pressed = entry.mark ?? ownMarks(exercise).find(({ seen }) => seen === entry.seen)?.mark;
+      // Of several entries of one common mark the first is offered first.
+      const first = entry.mark ? exercise.watchFor.find(({ mark }) => mark === entry.mark) : entry;
       const offered = pressed && remedyFor(exercise, [], [pressed], { cracks: 'always-smooth' });
-      // Two entries of one mark are offered one after the other.
-      const isFirst = exercise.watchFor.find((entry) => entry.mark === mark)?.seen === seen || mark === undefined;
-      expect([exercise.id, seen, offered?.text]).toEqual([
+      expect([exercise.id, entry.seen, offered]).toEqual([
         exercise.id,
-        seen,
-        isFirst ? remedies[0]?.text : offered?.text,
+        entry.seen,
+        { seen: first?.seen, text: first?.remedies[0]?.text },
       ]);
-      expect(offered?.text).toMatch(/./);
     }
 });

@@ -46,7 +46,6 @@ export function demandStored<T>(kind: StoredKind<T>, stored: StoredValue): T {
   const found = read(kind, stored);
   if ('data' in found) return found.data;
   throw new Problem(422, 'UNREADABLE', `This ${kind.what} cannot be read: ${faultLine(found.reason)}.`, {
-    values: { reason: found.reason },
     remedy: 'It is kept as it is. Start the newest version of Soft Lark, or delete it.',
   });
 }

@@ -1,5 +1,5 @@
 import { Popover, UnstyledButton } from '@mantine/core';
-import { currentKey, ownMarks, STOP_MARKS, type Exercise, type RunState } from '@soft-lark/core';
+import { currentKey, OWN_MARKS, STOP_MARKS, type Exercise, type RunState } from '@soft-lark/core';
 import { useState, type ReactElement, type ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { markText } from '../../text/mark-text.ts';
@@ -82,10 +82,10 @@ function MoreMarks({ state, among, children }: MoreMarksProps): ReactElement {
 
 /** Marks on the key being sung; those that stop stand apart. */
 export function MarkButtons(props: MarkButtonsProps): ReactElement {
-  const { running, state, exercise } = props;
+  const { running, state, asked } = props;
   const { t } = useTranslation();
   const button = (mark: AskedMark): ReactElement => <MarkButton key={mark} mark={mark} {...props} />;
-  const more = [...SOUND_MARKS, ...(exercise ? ownMarks(exercise).map(({ mark }) => mark) : [])];
+  const more = [...SOUND_MARKS, ...OWN_MARKS.filter((mark) => asked.includes(mark))];
   const usual = MARKS_ASKED.filter((mark) => !SOUND_MARKS.includes(mark));
   return (
     <div className={classes['marks']}>

@@ -4,12 +4,12 @@ import { useTranslation } from 'react-i18next';
 import { markText } from '../../text/mark-text.ts';
 import { keyWords } from './key-words.ts';
 
-/** What changed, said to whoever does not see it; nothing that a clock moves, and only the part that is new. */
 interface RunSaysProps {
   readonly state: RunState;
   readonly exercise: Exercise | undefined;
 }
 
+/** What changed, said to whoever does not see it; nothing that a clock moves, and only the part that is new. */
 export function RunSays({ state, exercise }: RunSaysProps): ReactElement {
   const { t } = useTranslation();
   const step = currentStep(state);
