@@ -19,7 +19,7 @@ const CORE_ROOMS = {
   run: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'still', 'day', 'routine', 'fit', 'past'],
   draft: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine', 'fit', 'past', 'review'],
   sound: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'still', 'day', 'routine', 'run'],
-  home: ['pattern', 'voice', 'shelf', 'routine', 'run', 'sound'],
+  home: ['pitch', 'pattern', 'voice', 'shelf', 'routine', 'run', 'sound'],
   formats: ['pitch', 'pattern', 'voice', 'limits', 'ladder', 'song', 'shelf', 'day', 'routine'],
   days: ['voice', 'past'],
   track: ['pitch', 'pattern', 'voice', 'run', 'sound', 'formats'],

@@ -1,6 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
 import { expectAccessible, expectNoSidewaysScroll } from './accessible.ts';
+import { listen, samplesStarted } from './listen.ts';
 import { expect, test } from './studio.ts';
 import { fromMenu, openDemo } from './teacher.ts';
 
@@ -99,4 +100,45 @@ test('what a phone puts by for a day without a connection is under two megabytes
     files.map(async (url) => gzipSync(await (await request.get(`/${url}`)).body()).length),
   );
   expect(sent.reduce((sum, bytes) => sum + bytes, 0)).toBeLessThan(2_000_000);
+});
+
+test('a lesson over video sounds at the student’s side alone, as the teacher conducts it', async ({
+  page,
+  browser,
+}) => {
+  const link = await makeLink(page);
+  const context = await browser.newContext(PHONE);
+  const phone = await context.newPage();
+  for (const side of [page, phone]) await side.addInitScript(listen);
+  await phone.goto(link);
+  await phone.getByRole('button', { name: /^Lesson over video/ }).click();
+  await expect(phone.getByText('Your teacher plays here.')).toBeVisible();
+  await expectAccessible(phone);
+
+  await page.goto('/today');
+  await page.getByRole('link', { name: 'Before the late shift' }).first().click();
+  await page.getByRole('link', { name: 'Sing it' }).click();
+  for (const answer of ['not at all', 'as usual', 'no'])
+    await page.getByRole('radio', { name: answer, exact: true }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.locator('[data-sound="ready"]').waitFor();
+  await page.getByRole('button', { name: 'Sound', exact: true }).click();
+  await page.getByRole('switch', { name: /^Sound at the student’s side/ }).click();
+  await expect(page.getByText('Maud Pellow’s page listens.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  const title = page.getByRole('heading', { level: 1 });
+  while ((await title.textContent()) !== 'Lip trill on five') await page.keyboard.press('n');
+  // The phone has its samples when it plays what it is sent.
+  await expect(async () => {
+    await page.keyboard.press('r');
+    await page.keyboard.press('ArrowRight');
+    await expect(phone.getByRole('heading', { level: 1 })).toHaveText('Lip trill on five', { timeout: 1000 });
+    expect((await samplesStarted(phone)).length).toBeGreaterThan(4);
+  }).toPass();
+  expect(await samplesStarted(page)).toEqual([]);
+  await expect(page.getByText('look for', { exact: true })).toBeVisible();
+  await expectAccessible(page);
+  await phone.getByRole('button', { name: 'Leave' }).click();
+  await expect(page.getByText(/^Nobody listens there yet: see Sound/)).toBeVisible();
+  await context.close();
 });

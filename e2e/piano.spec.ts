@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { listen, samplesStarted, type Started } from './listen.ts';
 import { expect, test } from './studio.ts';
 import {
   act,
@@ -11,37 +12,6 @@ import {
   showLimits,
   stepRow,
 } from './teacher.ts';
-
-/** A sample the page started: when on the audio clock, how long after it was made, and how much it is retuned. */
-interface Started {
-  readonly at: number;
-  readonly ahead: number;
-  readonly rate: number;
-}
-
-/** Keeps every sample the page starts, and when each was silenced. */
-function listen(): void {
-  const started: Started[] = [];
-  const silenced = new Map<AudioNode, number>();
-  Object.assign(window, { started, silenced });
-  class ListenedNode extends AudioBufferSourceNode {
-    private readonly madeAt = this.context.currentTime;
-    override start(when = 0, offset?: number, duration?: number): void {
-      if (this.buffer && this.buffer.duration > 0.5) {
-        started.push({ at: when, ahead: when - this.madeAt, rate: this.playbackRate.value });
-      }
-      super.start(when, offset, duration);
-    }
-    override stop(when?: number): void {
-      if (this.buffer && this.buffer.duration > 0.5) silenced.set(this, this.context.currentTime);
-      super.stop(when);
-    }
-  }
-  Object.assign(window, { AudioBufferSourceNode: ListenedNode });
-  BaseAudioContext.prototype.createBufferSource = function () {
-    return new ListenedNode(this);
-  };
-}
 
 test.beforeEach(async ({ page }) => {
   await page.addInitScript(listen);
@@ -58,7 +28,7 @@ test('each key sounds as far as its help goes, ahead on the audio clock', async 
   await passGate(page);
   await goToStep(page, 'Z on five');
   await act(page, 'Start').click();
-  const sounds = (): Promise<Started[]> => page.evaluate(() => (window as unknown as { started: Started[] }).started);
+  const sounds = (): Promise<readonly Started[]> => samplesStarted(page);
   const silenced = (): Promise<number[]> =>
     page.evaluate(() => [...(window as unknown as { silenced: ReadonlyMap<AudioNode, number> }).silenced.values()]);
   const chord = 4;

@@ -1,11 +1,7 @@
 import { z } from 'zod';
 
 /** What a schema reads, as nobody may change it. */
-export type ReadonlyDeep<T> = T extends readonly (infer Entry)[]
-  ? readonly ReadonlyDeep<Entry>[]
-  : T extends object
-    ? { readonly [Name in keyof T]: ReadonlyDeep<T[Name]> }
-    : T;
+export type ReadonlyDeep<T> = T extends object ? { readonly [Name in keyof T]: ReadonlyDeep<T[Name]> } : T;
 
 /** A pitch as a MIDI number. */
 export const midiNote = z.int().min(0).max(127);

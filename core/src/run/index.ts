@@ -1,3 +1,4 @@
+export { BY_EYE, byEyeAt, type SeenByEye } from './by-eye.data.ts';
 export { LIVE_TEMPO } from './live-changes.ts';
 export { correctedKey, isSameKey } from './correct-run.ts';
 export { conduct } from './conduct.ts';

@@ -13,5 +13,5 @@ export {
   type SoundChoices,
   type SoundPart,
 } from './sound-choices.ts';
-export { type SoundEvent } from './sound.types.ts';
+export { SOUND_ROLES, type SoundEvent } from './sound.types.ts';
 export { clearOctave, voiceChord, type VoicedChord } from './voice-chord.ts';

@@ -1,5 +1,6 @@
 /** What a sound is there for: the first three give the key. */
-export type SoundRole = 'bass' | 'chord' | 'first-note' | 'tune' | 'click';
+export const SOUND_ROLES = ['bass', 'chord', 'first-note', 'tune', 'click'] as const;
+export type SoundRole = (typeof SOUND_ROLES)[number];
 
 /** One thing that is played. Pitches MIDI (of a click: higher on the first beat), seconds from the start of the key, velocity 0–1. */
 export interface SoundEvent {

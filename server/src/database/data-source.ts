@@ -2,6 +2,7 @@ import { DataSource, type DataSourceOptions } from 'typeorm';
 import { CorrectedRuns1767400000000 } from './migrations/1767400000000-corrected-runs.ts';
 import { AdviceThatLasts1767500000000 } from './migrations/1767500000000-advice-that-lasts.ts';
 import { WordsOfTheLog1767600000000 } from './migrations/1767600000000-words-of-the-log.ts';
+import { LessonsOverVideo1767700000000 } from './migrations/1767700000000-lessons-over-video.ts';
 import { First1764000000000 } from './migrations/1764000000000-first.ts';
 import { KnowTheVoice1764600000000 } from './migrations/1764600000000-know-the-voice.ts';
 import { OwnExercises1764700000000 } from './migrations/1764700000000-own-exercises.ts';
@@ -57,6 +58,7 @@ export function dataSourceOptions(url: string, statementTimeoutMs = STATEMENT_TI
       CorrectedRuns1767400000000,
       AdviceThatLasts1767500000000,
       WordsOfTheLog1767600000000,
+      LessonsOverVideo1767700000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -1,5 +1,6 @@
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { Broadcast } from './broadcast.ts';
 import { dataSourceOptions } from './data-source.ts';
 import { StudioCopier } from './studio-copy.ts';
 import { StudioScope } from './studio-scope.ts';
@@ -18,8 +19,8 @@ export class DatabaseModule {
           retryDelay: 1000,
         }),
       ],
-      providers: [StudioScope, StudioCopier],
-      exports: [StudioScope, StudioCopier],
+      providers: [StudioScope, StudioCopier, Broadcast],
+      exports: [StudioScope, StudioCopier, Broadcast],
     };
   }
 }

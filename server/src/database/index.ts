@@ -1,3 +1,4 @@
+export { Broadcast } from './broadcast.ts';
 export { dataSource } from './data-source.ts';
 export { DatabaseModule } from './database.module.ts';
 export { serverSecret } from './server-secret.ts';

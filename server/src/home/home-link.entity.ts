@@ -26,4 +26,8 @@ export class HomeLink {
 
   @Column('timestamptz', { name: 'revoked_at', nullable: true })
   revokedAt!: Date | null;
+
+  /** When somebody was last seen listening by it. */
+  @Column('timestamptz', { name: 'listening_at', nullable: true })
+  listeningAt!: Date | null;
 }

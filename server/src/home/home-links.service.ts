@@ -16,6 +16,8 @@ const MINUTE = 60_000;
 /** House choice: wrong links from one address in a minute. */
 const MOST_MISSES = 30;
 const WEEK = 7 * 86_400_000;
+/** Whoever listens is seen every few seconds; after so long nobody is there any more. */
+const GONE_AFTER = 12_000;
 
 function hashOf(token: string): string {
   return createHash('sha256').update(token).digest('hex');
@@ -47,7 +49,16 @@ export class HomeLinksService {
     const token = randomBytes(TOKEN_BYTES).toString('base64url');
     const createdAt = this.clock.now();
     const expiresAt = new Date(createdAt.getTime() + weeks * WEEK);
-    const link = { id, studentId, tokenHash: hashOf(token), createdAt, expiresAt, openedAt: null, revokedAt: null };
+    const link = {
+      id,
+      studentId,
+      tokenHash: hashOf(token),
+      createdAt,
+      expiresAt,
+      openedAt: null,
+      revokedAt: null,
+      listeningAt: null,
+    };
     // A token is told once: made twice, the second would open nothing.
     if ((await this.scope.of(HomeLink, studioId).insertNew([link])) === 0)
       throw new Problem(409, 'TWICE', 'This link was made already.', {
@@ -83,12 +94,26 @@ export class HomeLinksService {
     });
   }
 
-  private view({ id, createdAt, expiresAt, openedAt }: HomeLink): HomeLinkDto {
+  /** Somebody listens by this link. @returns whether it still opens */
+  async isSeen({ id, studioId }: HomeLink): Promise<boolean> {
+    const now = this.clock.now();
+    const open = { id, revokedAt: IsNull(), expiresAt: MoreThan(now) };
+    return this.scope.of(HomeLink, studioId).update(open, { listeningAt: now });
+  }
+
+  /** Nobody listens by this link any more. */
+  async isLeft({ id, studioId }: HomeLink): Promise<void> {
+    await this.scope.of(HomeLink, studioId).update({ id }, { listeningAt: null });
+  }
+
+  private view({ id, createdAt, expiresAt, openedAt, listeningAt }: HomeLink): HomeLinkDto {
+    const seen = listeningAt?.getTime() ?? 0;
     return {
       id,
       createdAt: createdAt.toISOString(),
       expiresAt: expiresAt.toISOString(),
       openedAt: openedAt?.toISOString() ?? null,
+      isListening: this.clock.now().getTime() - seen < GONE_AFTER,
     };
   }
 }

@@ -1,10 +1,32 @@
-import { Body, Controller, Delete, Get, HttpCode, Ip, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Ip,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Put,
+  Sse,
+  type MessageEvent,
+} from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import type { Observable } from 'rxjs';
 import { Open, Who, type SignedIn } from '../common/index.ts';
 import { NewLockDto } from '../gate/index.ts';
-import { HomeDto, HomeLinkDto, MadeHomeLinkDto, NewHomeLinkDto, SentHomeRunDto } from './dto/home.dto.ts';
+import {
+  HomeDto,
+  HomeLinkDto,
+  MadeHomeLinkDto,
+  NewHomeLinkDto,
+  NewLessonSoundDto,
+  SentHomeRunDto,
+} from './dto/home.dto.ts';
 import { HomeLinksService } from './home-links.service.ts';
 import { HomeService } from './home.service.ts';
+import { LessonSoundsService } from './lesson-sounds.service.ts';
 
 /** The links of a student, as the teacher makes and takes them back. */
 @ApiTags('home')
@@ -39,6 +61,23 @@ export class HomeLinksController {
   }
 }
 
+/** What a teacher who conducts over video lets sound at the student’s side. */
+@ApiTags('home')
+@Controller('students/:studentId/lesson-sounds')
+export class LessonSoundsController {
+  constructor(private readonly sounds: LessonSoundsService) {}
+
+  @Post()
+  @HttpCode(204)
+  send(
+    @Who() { studioId }: SignedIn,
+    @Param('studentId', ParseUUIDPipe) id: string,
+    @Body() { sound }: NewLessonSoundDto,
+  ): Promise<void> {
+    return this.sounds.send(studioId, id, sound);
+  }
+}
+
 /** What a link opens, without a session; the token in the address is all that says whose it is. */
 @ApiTags('home')
 @Controller('home/:token')
@@ -47,6 +86,7 @@ export class HomeController {
   constructor(
     private readonly links: HomeLinksService,
     private readonly home: HomeService,
+    private readonly sounds: LessonSoundsService,
   ) {}
 
   @Get()
@@ -64,6 +104,12 @@ export class HomeController {
     @Body() sent: SentHomeRunDto,
   ): Promise<void> {
     await this.home.keep(await this.links.open(token, address), id, sent);
+  }
+
+  /** What the teacher lets sound here, as it comes. */
+  @Sse('lesson')
+  async lesson(@Param('token') token: string, @Ip() address: string): Promise<Observable<MessageEvent>> {
+    return this.sounds.listen(await this.links.open(token, address));
   }
 
   @Post('locks')

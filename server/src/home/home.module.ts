@@ -9,8 +9,9 @@ import { StudentsModule } from '../students/index.ts';
 import { StudiosModule } from '../studios/index.ts';
 import { HomeLink } from './home-link.entity.ts';
 import { HomeLinksService } from './home-links.service.ts';
-import { HomeController, HomeLinksController } from './home.controller.ts';
+import { HomeController, HomeLinksController, LessonSoundsController } from './home.controller.ts';
 import { HomeService } from './home.service.ts';
+import { LessonSoundsService } from './lesson-sounds.service.ts';
 
 @Module({
   imports: [
@@ -23,7 +24,7 @@ import { HomeService } from './home.service.ts';
     RunsModule,
     AdviceModule,
   ],
-  controllers: [HomeLinksController, HomeController],
-  providers: [HomeLinksService, HomeService],
+  controllers: [HomeLinksController, HomeController, LessonSoundsController],
+  providers: [HomeLinksService, HomeService, LessonSoundsService],
 })
 export class HomeModule {}

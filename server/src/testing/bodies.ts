@@ -1,7 +1,7 @@
 import { shippedExercises } from '@soft-lark/core';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { v7 } from 'uuid';
-import { rangeCheck, routine, run, student, sungKey } from './test-studio.ts';
+import { lessonSound, rangeCheck, routine, run, student, sungKey } from './test-studio.ts';
 
 export type Method = 'get' | 'post' | 'put' | 'delete';
 
@@ -11,12 +11,16 @@ export interface Route {
   readonly path: string;
 }
 
-/** Every route there is. */
+/** Whose answers go on until they are left; they are tried by themselves. */
+const ENDLESS = new Set(['/home/{token}/lesson']);
+
+/** Every route there is that answers once. */
 export function routesOf(document: OpenAPIObject): readonly Route[] {
   return Object.entries(document.paths).flatMap(([path, item]) =>
     (['get', 'post', 'put', 'delete'] as const)
       .filter((method) => method in item)
-      .map((method) => ({ method, path: path.replace(/^\/api/, '') })),
+      .map((method) => ({ method, path: path.replace(/^\/api/, '') }))
+      .filter((route) => !ENDLESS.has(route.path)),
   );
 }
 
@@ -33,6 +37,7 @@ export function bodyFor(path: string, method: Method, ids: Readonly<Record<strin
   if (path === '/students/several') return { students: [student(studentId)] };
   if (path === '/students/several/take-back') return { ids: [studentId] };
   if (path.endsWith('/home-links')) return { id: v7(), weeks: 4 };
+  if (path.endsWith('/lesson-sounds')) return { sound: lessonSound() };
   if (path === '/home/{token}/runs/{runId}') return { ...run('', [sungKey(61)]), studentId: undefined };
   if (path.endsWith('/range-checks')) return rangeCheck(v7());
   if (path.endsWith('/locks')) return { id: v7(), level: 'urgent' };

@@ -174,3 +174,12 @@ export function sungKey(tonic: number, change: object = {}): object {
     ...change,
   };
 }
+
+/** A key of a lesson over video, on its way to the student. */
+export function lessonSound(change: object = {}): object {
+  return {
+    ...{ sentAt: 1_764_000_000_000, inSeconds: 0.1, tuning: 440, sounds: [['tune', 61, 0, 0.5, 0.8]] },
+    shown: { step: 'Up and down five', tonic: 61, text: 'mee', say: 'Think down as you go up.', key: 1, keys: 8 },
+    ...change,
+  };
+}

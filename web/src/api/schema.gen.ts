@@ -996,6 +996,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/home/{token}/lesson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["Home_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/home/{token}/locks": {
         parameters: {
             query?: never;
@@ -1006,6 +1022,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["Home_lock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/students/{studentId}/lesson-sounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LessonSounds_send"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1779,6 +1811,7 @@ export interface components {
             expiresAt: string;
             /** Format: date-time */
             openedAt: string | null;
+            isListening: boolean;
         };
         NewHomeLinkDto: {
             /** Format: uuid */
@@ -1794,6 +1827,7 @@ export interface components {
             expiresAt: string;
             /** Format: date-time */
             openedAt: string | null;
+            isListening: boolean;
             token: string;
         };
         HomeChoiceDto: {
@@ -1831,6 +1865,9 @@ export interface components {
             ease?: number;
             note: string;
             revision: number;
+        };
+        NewLessonSoundDto: {
+            sound: components["schemas"]["LessonSound"];
         };
         PractisedDto: {
             times: number;
@@ -2117,6 +2154,20 @@ export interface components {
             /** @enum {string} */
             outcome: "sung" | "skipped";
             marks: ("strain" | "crack" | "easy" | "pitch" | "breath" | "tension" | "breathy" | "rough" | "creak" | "pain" | "tickle" | "cough" | "dizzy" | "own-1" | "own-2" | "own-3")[];
+        };
+        LessonSound: {
+            sentAt: number;
+            inSeconds: number;
+            sounds: (("bass" | "chord" | "first-note" | "tune" | "click") | number)[][];
+            tuning: number;
+            shown: {
+                step: string;
+                tonic: number | null;
+                text: string;
+                say: string;
+                key: number;
+                keys: number;
+            };
         };
         RecipePart: {
             /** @enum {string} */
@@ -5193,6 +5244,25 @@ export interface operations {
             };
         };
     };
+    Home_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     Home_lock: {
         parameters: {
             query?: never;
@@ -5205,6 +5275,29 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewLockDto"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    LessonSounds_send: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                studentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewLessonSoundDto"];
             };
         };
         responses: {

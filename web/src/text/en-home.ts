@@ -36,6 +36,19 @@ export const home = {
   line: 'A line to your teacher',
   done: 'Done',
   waiting: 'Kept on this device. It goes to your teacher when there is a connection.',
+  lesson: {
+    open: 'Lesson over video',
+    openHint: 'Your teacher lets the piano play here.',
+    states: {
+      opening: 'Connecting …',
+      open: 'Your teacher plays here.',
+      lost: 'The connection is gone. It is tried again by itself.',
+      over: 'This link does not open anything any more, or listens in many windows.',
+    },
+    waits: 'Waiting for the first key',
+    key: '{{key}} of {{keys}}',
+    leave: 'Leave',
+  },
   links: {
     open: 'Practice link',
     about: 'Whoever has the link sees the routines for home, and nothing else: no name, no notes, no other student.',

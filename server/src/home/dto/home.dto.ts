@@ -1,6 +1,13 @@
-import { VOICE_TYPES, type HomeRoutine, type LockLevel, LOCK_LEVELS } from '@soft-lark/core';
+import {
+  lessonSoundSchema,
+  LOCK_LEVELS,
+  VOICE_TYPES,
+  type HomeRoutine,
+  type LessonSound,
+  type LockLevel,
+} from '@soft-lark/core';
 import { ApiProperty, OmitType } from '@nestjs/swagger';
-import { Id, Whole } from '../../common/index.ts';
+import { Id, Shape, Whole } from '../../common/index.ts';
 import { SentRunDto } from '../../runs/index.ts';
 
 /** House choice: a term and the holidays after it. */
@@ -28,6 +35,10 @@ export class HomeLinkDto {
   /** When it was opened last; null where nobody has. */
   @ApiProperty({ type: String, format: 'date-time', nullable: true })
   openedAt!: string | null;
+
+  /** Whether somebody listens by it just now, in a lesson over video. */
+  @ApiProperty()
+  isListening!: boolean;
 }
 
 /** A link just made, with what opens it; that is told once and kept nowhere. */
@@ -63,6 +74,12 @@ export class HomeDto {
 
   @ApiProperty({ type: String, format: 'date-time' })
   expiresAt!: string;
+}
+
+/** What is to sound at the student’s side, where the teacher conducts over video. */
+export class NewLessonSoundDto {
+  @Shape('LessonSound', lessonSoundSchema)
+  sound!: LessonSound;
 }
 
 /** A run from home; whose it is the link says. */

@@ -6,10 +6,12 @@ import { homeQuery, type Home } from '../../api/home.queries.ts';
 import { RunSender } from '../../runs/run-sender.tsx';
 import { useKeptRuns } from '../../runs/run-store.ts';
 import { Brand } from '../../shell/brand.tsx';
+import { wakePiano } from '../../sound/piano.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
 import { HomeClosing } from './home-closing.tsx';
 import { HomeGate } from './home-gate.tsx';
+import { LessonPage } from './lesson-page.tsx';
 import { Practice } from './practice.tsx';
 import classes from './home.module.css';
 
@@ -19,9 +21,11 @@ type Choice = Home['routines'][number];
 function Choices({
   home,
   onChoose,
+  onLesson,
 }: {
   readonly home: Home;
   readonly onChoose: (choice: Choice) => void;
+  readonly onLesson: () => void;
 }): ReactElement {
   const { t } = useTranslation();
   return (
@@ -46,6 +50,20 @@ function Choices({
             </button>
           </li>
         ))}
+        <li>
+          <button
+            type="button"
+            data-lesson
+            onClick={() => {
+              // A browser plays only after a press.
+              void wakePiano();
+              onLesson();
+            }}
+          >
+            <span>{t('home.lesson.open')}</span>
+            <small>{t('home.lesson.openHint')}</small>
+          </button>
+        </li>
       </ul>
     </>
   );
@@ -59,6 +77,7 @@ export function HomePlace(): ReactElement {
   const runs = useKeptRuns(token);
   const [choice, setChoice] = useState<Choice | null>(null);
   const [runId, setRunId] = useState<string | null>(null);
+  const [isLesson, setLesson] = useState(false);
   useEffect(() => {
     document.title = t('home.title');
   }, [t]);
@@ -76,6 +95,15 @@ export function HomePlace(): ReactElement {
   };
   if (home.error && !home.data) return <Failure error={home.error} onRetry={() => void home.refetch()} />;
   if (!home.data) return <Shape rows={3} height={120} />;
+  if (isLesson)
+    return (
+      <LessonPage
+        token={token}
+        onLeave={() => {
+          setLesson(false);
+        }}
+      />
+    );
   return (
     <>
       <RunSender homeToken={token} />
@@ -92,7 +120,13 @@ export function HomePlace(): ReactElement {
           ) : choice ? (
             <HomeGate token={token} home={home.data} choice={choice} onBegin={setRunId} onBack={leave} />
           ) : (
-            <Choices home={home.data} onChoose={setChoice} />
+            <Choices
+              home={home.data}
+              onChoose={setChoice}
+              onLesson={() => {
+                setLesson(true);
+              }}
+            />
           )}
           {isWaiting && (
             <p className={classes['waiting']} role="status">

@@ -1,5 +1,5 @@
 import { Button, Modal, Stack, UnstyledButton } from '@mantine/core';
-import { useDisclosure, useElementSize, useLocalStorage } from '@mantine/hooks';
+import { useDisclosure, useElementSize } from '@mantine/hooks';
 import { currentKey, currentStep, keyName, nextKey, secondsLeft, type HomeStep, type RunState } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -14,6 +14,7 @@ import { Mirror } from '../piano/mirror.tsx';
 import { nextHelp } from '../piano/use-run-keys.ts';
 import { useRun, type Running } from '../piano/use-run.ts';
 import { HomeStill } from './home-still.tsx';
+import { OctaveChoice, useHomeOctave } from './octave-choice.tsx';
 import { homeKeyOf, useHomeParts } from './use-home-parts.ts';
 import classes from './home.module.css';
 
@@ -108,8 +109,6 @@ function StopAsk({
   );
 }
 
-const OCTAVES = [0, 12, -12] as const;
-
 interface SmallActsProps {
   readonly running: Running;
   readonly mayRepeat: boolean;
@@ -121,7 +120,6 @@ interface SmallActsProps {
 
 function SmallActs({ running, mayRepeat, octave, onOctave, onStop }: SmallActsProps): ReactElement {
   const { t } = useTranslation();
-  const at = OCTAVES.findIndex((one) => one === octave);
   return (
     <div className={classes['small']}>
       <UnstyledButton
@@ -139,13 +137,7 @@ function SmallActs({ running, mayRepeat, octave, onOctave, onStop }: SmallActsPr
       >
         {t('home.skip')}
       </UnstyledButton>
-      <UnstyledButton
-        onClick={() => {
-          onOctave(OCTAVES[(at + 1) % OCTAVES.length] ?? 0);
-        }}
-      >
-        {t(`home.octaves.${String(octave) as '0'}`)}
-      </UnstyledButton>
+      <OctaveChoice octave={octave} onOctave={onOctave} />
       <UnstyledButton data-stops onClick={onStop}>
         {t('home.stop')}
       </UnstyledButton>
@@ -156,11 +148,7 @@ function SmallActs({ running, mayRepeat, octave, onOctave, onStop }: SmallActsPr
 /** One exercise at a time: what to do, why, the key, what to sing, and one large press. */
 export function Practice({ run }: PracticeProps): ReactElement | null {
   const { t } = useTranslation();
-  const [octave, setOctave] = useLocalStorage<number>({
-    key: 'soft-lark.home-octave',
-    defaultValue: 0,
-    getInitialValueInEffect: false,
-  });
+  const [octave, setOctave] = useHomeOctave();
   const [isStopping, { open, close }] = useDisclosure(false);
   const { state } = run;
   const running = useRun(run, useHomeParts(octave), true);

@@ -1,16 +1,6 @@
 import { UnstyledButton, useMatches } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
-import {
-  currentKey,
-  currentStep,
-  momentOf,
-  sungSyllables,
-  syllablesFor,
-  type Exercise,
-  type RunState,
-  type RunStep,
-  type StillMoment,
-} from '@soft-lark/core';
+import { currentKey, currentStep, momentOf, type Exercise, type RunState, type StillMoment } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -33,6 +23,7 @@ import { TakeBack } from './take-back.tsx';
 import { TempoButtons } from './tempo-buttons.tsx';
 import { TuneNow } from './tune-now.tsx';
 import { nextHelp, nextVowel } from './use-run-keys.ts';
+import { syllablesNow, writtenSyllables } from './what-to-say.ts';
 import type { ListenedRun } from './use-listened-run.ts';
 import type { Running } from './use-run.ts';
 import { letGo } from './let-go.ts';
@@ -53,28 +44,12 @@ const MOST_SYLLABLES = 5;
 const USUAL_HEIGHT = 180;
 const LISTENING_HEIGHT = 140;
 
-function writtenSyllables(exercise: Exercise | undefined, step: RunStep | undefined): string | undefined {
-  if (step?.syllables !== undefined) return step.syllables;
-  return exercise && 'syllables' in exercise.work ? exercise.work.syllables : undefined;
-}
-
 /** The syllables as they are sung, the first one strong. */
 function Syllables({ state, exercise }: Shown): ReactElement | null {
-  const step = currentStep(state);
-  const events = step?.ladder?.pattern.events ?? [];
-  const zone = currentKey(state)?.zone;
-  const work = exercise?.work;
-  const isOwn =
-    !step?.vowel &&
-    step?.syllables === undefined &&
-    work?.kind === 'pattern' &&
-    zone !== undefined &&
-    work.syllablesAt[zone] !== undefined;
-  const sung = isOwn ? syllablesFor(work, zone) : step?.vowel ? [step.vowel] : sungSyllables({ events });
-  const plain = writtenSyllables(exercise, step) ?? '';
+  const sung = syllablesNow(state, exercise);
   // What is sung again and again is said once.
   const told = sung.filter((syllable, index) => syllable !== sung[index - 1]);
-  const [first, ...others] = told.length > 0 ? told : [plain];
+  const [first, ...others] = told;
   const shown = others.slice(0, MOST_SYLLABLES - 1).join(' ');
   if (!first) return null;
   return (

@@ -15,6 +15,7 @@ import { LessTime } from './less-time.tsx';
 import { letGo } from './let-go.ts';
 import { MoreMenu } from './more-menu.tsx';
 import { SoundButton } from './sound-button.tsx';
+import type { FarSide } from './use-far-side.ts';
 import { useLessonClock } from './use-lesson-clock.ts';
 import type { ListenedRun } from './use-listened-run.ts';
 import type { Running } from './use-run.ts';
@@ -27,6 +28,7 @@ interface RunHeadProps {
   readonly today: StudentToday;
   readonly shelf: ReadonlyMap<string, Exercise>;
   readonly ear: ListenedRun;
+  readonly far: FarSide;
   /** Keys follow one another by themselves. */
   readonly isPlayingOn: boolean;
   readonly onHandOver: () => void;
@@ -93,7 +95,7 @@ function Place({ running, run: { state } }: Pick<RunHeadProps, 'running' | 'run'
 
 /** The head of a run: where it stands, what is left, and what is done with it as a whole. */
 export function RunHead(props: RunHeadProps): ReactElement {
-  const { running, run, routine, today, shelf, ear, isPlayingOn, onHandOver } = props;
+  const { running, run, routine, today, shelf, ear, far, isPlayingOn, onHandOver } = props;
   const { t } = useTranslation();
   const { state } = run;
   const isPaused = state.phase === 'paused';
@@ -107,7 +109,7 @@ export function RunHead(props: RunHeadProps): ReactElement {
       <h1 className="heading">{currentStep(state)?.name}</h1>
       <Place running={running} run={run} />
       <TimeLeft {...left} afterwards={clock.afterwards} />
-      <SoundButton />
+      <SoundButton far={far} student={today.student} />
       <EarButton {...ear} />
       <HandsButton running={running} state={state} />
       <MoreMenu running={running} run={run} today={today} shelf={shelf} />

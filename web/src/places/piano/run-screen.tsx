@@ -28,6 +28,7 @@ import { RunHead } from './run-head.tsx';
 import { RunSays } from './run-says.tsx';
 import { SayBand } from './say-band.tsx';
 import { StopCard } from './stop-card.tsx';
+import { useFarSide } from './use-far-side.ts';
 import { useListenedRun } from './use-listened-run.ts';
 import { useKeyParts } from './use-key-parts.ts';
 import { EASE_MARKS, MARKS_ASKED, useRunKeys } from './use-run-keys.ts';
@@ -64,9 +65,11 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
   // What was pressed holds from here on; a step with a pace of its own begins with that all the same.
   const isPlayingOn = handed && handed.stepId === step?.stepId ? handed.isOn : usual;
   const [{ speaks }] = useSoundChoices();
-  const running = useRun(run, useKeyParts(today.student.voice), isPlayingOn);
-  const asksReady = (studio?.readyQuestions.length ?? 0) > 0 && isReadyDue(state, shelf);
   const written = step && shelf.get(step.exerciseId);
+  const exercise = written && asTaught(written, { approach });
+  const far = useFarSide({ run, exercise, approach });
+  const running = useRun(run, useKeyParts(today.student.voice), isPlayingOn, far.sound);
+  const asksReady = (studio?.readyQuestions.length ?? 0) > 0 && isReadyDue(state, shelf);
   const ear = useListenedRun({
     running,
     state,
@@ -84,7 +87,6 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
   useRunKeys(running, state, marks, !isStopped && !asksReady, handOver);
   useSpokenCount(speaks, state, running.going?.id ?? null, currentKey(state)?.cueSeconds ?? 0);
   if (!step) return <OpenRun running={running} run={run} today={today} shelf={shelf} />;
-  const exercise = written && asTaught(written, { approach });
   return (
     <main className={classes['run']}>
       <RunHead
@@ -94,12 +96,13 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
         today={today}
         shelf={shelf}
         ear={ear}
+        far={far}
         isPlayingOn={isPlayingOn}
         onHandOver={handOver}
       />
       <RunSays state={state} exercise={exercise} />
       <NowPanel running={running} state={state} exercise={exercise} studentId={run.studentId} ear={ear} />
-      <SayBand running={running} state={state} exercise={exercise} approach={approach} />
+      <SayBand running={running} state={state} exercise={exercise} approach={approach} far={far} />
       <footer>
         <MarkButtons running={running} state={state} asked={marks} exercise={exercise} />
         <ActButtons running={running} state={state} approach={approach} />

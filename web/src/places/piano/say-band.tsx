@@ -1,21 +1,14 @@
-import {
-  cueFor,
-  currentKey,
-  currentStep,
-  keyName,
-  nextKey,
-  remedyFor,
-  type Approach,
-  type Exercise,
-  type RunState,
-} from '@soft-lark/core';
+import { currentStep, keyName, nextKey, type Approach, type Exercise, type RunState } from '@soft-lark/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { writeNote } from '../../text/note-names.ts';
+import { ByEye } from './by-eye.tsx';
 import { useCountWords } from './count-words.ts';
 import { FewMore } from './few-more.tsx';
+import type { FarSide } from './use-far-side.ts';
 import type { Running } from './use-run.ts';
+import { whatToSay } from './what-to-say.ts';
 import classes from './run.module.css';
 
 interface SayBandProps {
@@ -24,32 +17,25 @@ interface SayBandProps {
   readonly exercise: Exercise | undefined;
   /** Answers on which schools differ. */
   readonly approach: Approach;
+  readonly far: FarSide;
 }
 
 /** What to say, how many keys to the turn, and what comes next. */
-export function SayBand({ running, state, exercise, approach }: SayBandProps): ReactElement {
+export function SayBand({ running, state, exercise, approach, far }: SayBandProps): ReactElement {
   const { t } = useTranslation();
   const countWords = useCountWords();
   const step = currentStep(state);
-  const key = currentKey(state);
   const keys = step?.keys ?? [];
-  const place = {
-    zone: key?.zone ?? ('low' as const),
-    isTop: key !== undefined && key.high === Math.max(...keys.map(({ high }) => high)) && keys.length > 2,
-    isLast: keys.length > 0 && state.keyIndex === keys.length - 1,
-    index: state.keyIndex,
-  };
   const count = countWords(state);
-  const ofStep = state.sung.filter(({ stepId }) => stepId === step?.stepId);
-  const offered = exercise ? remedyFor(exercise, ofStep, state.marks, approach) : null;
+  const { text, triedFor } = whatToSay(state, exercise, approach);
   const next = nextKey(state);
   const later = state.steps[state.stepIndex + 1];
   return (
     <section className={classes['band']}>
       <div>
-        <small>{offered ? t('piano.tryFor', { seen: offered.seen }) : t('piano.say')}</small>
+        <small>{triedFor === undefined ? t('piano.say') : t('piano.tryFor', { seen: triedFor })}</small>
         <p className={`${classes['cue'] ?? ''} heading`} data-testid="say">
-          {offered?.text ?? step?.cue ?? (exercise ? cueFor(exercise, place, approach) : '')}
+          {text}
         </p>
         {!state.begun && exercise && exercise.cautions.length > 0 && (
           <p className={classes['heed']} role="note" aria-label={t('piano.heed')}>
@@ -57,6 +43,7 @@ export function SayBand({ running, state, exercise, approach }: SayBandProps): R
             {exercise.cautions.join(' ')}
           </p>
         )}
+        {far.isOn && <ByEye running={running} state={state} far={far} />}
       </div>
       <div className={classes['counting']}>
         <div>

@@ -1,5 +1,5 @@
 import { ActionIcon, NumberInput, Popover, SegmentedControl, Slider, Stack, Switch } from '@mantine/core';
-import { IconVolume, IconVolumeOff } from '@tabler/icons-react';
+import { IconVideo, IconVolume, IconVolumeOff } from '@tabler/icons-react';
 import {
   CLICKS,
   CUES,
@@ -11,12 +11,20 @@ import {
 } from '@soft-lark/core';
 import type { ReactElement, ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
+import type { Student } from '../../api/students.queries.ts';
 import { canChooseOutput } from '../../sound/output.ts';
 import { useSoundChoices, type ChangeSound, type DeviceSound } from '../../sound/sound-choices.ts';
 import { usePianoState } from '../../sound/use-piano.ts';
 import { canSpeak } from './count-words.ts';
+import { FarChoice } from './far-choice.tsx';
 import { OutputChoice } from './output-choice.tsx';
+import type { FarSide } from './use-far-side.ts';
 import classes from './sound-button.module.css';
+
+interface SoundButtonProps {
+  readonly far: FarSide;
+  readonly student: Student;
+}
 
 /** A question and what it can be answered with, one press each. */
 function Choice<T extends string>({
@@ -93,13 +101,14 @@ function Output({ sound, change }: { readonly sound: DeviceSound; readonly chang
   );
 }
 
-/** How the piano sounds on this device: what gives a key, the click, the loudness of each part, the tuning. */
-function SoundForm(): ReactElement {
+/** How the piano sounds on this device: where, what gives a key, the click, the loudness of each part, the tuning. */
+function SoundForm({ far, student }: SoundButtonProps): ReactElement {
   const { t } = useTranslation();
   const [sound, change] = useSoundChoices();
   const speaks = canSpeak();
   return (
     <Stack gap={10}>
+      <FarChoice far={far} student={student} />
       <Choice
         label={t('sound.cue')}
         among={CUES}
@@ -170,8 +179,8 @@ function SoundForm(): ReactElement {
   );
 }
 
-/** Whether the piano can be heard, and a press for how it sounds; what changes holds from the next key on. */
-export function SoundButton(): ReactElement {
+/** Whether the piano can be heard and where, and a press for how it sounds; what changes holds from the next key on. */
+export function SoundButton({ far, student }: SoundButtonProps): ReactElement {
   const { t } = useTranslation();
   const [sound] = useSoundChoices();
   const state = usePianoState();
@@ -185,7 +194,7 @@ export function SoundButton(): ReactElement {
           data-quiet={isOff}
           className={classes['button'] ?? ''}
         >
-          {isOff ? <IconVolumeOff size={22} /> : <IconVolume size={22} />}
+          {isOff ? <IconVolumeOff size={22} /> : far.isOn ? <IconVideo size={22} /> : <IconVolume size={22} />}
         </ActionIcon>
       </Popover.Target>
       <Popover.Dropdown>
@@ -194,7 +203,7 @@ export function SoundButton(): ReactElement {
             {t(state === 'failed' ? 'piano.soundFailed' : 'piano.soundLoading')}
           </p>
         )}
-        <SoundForm />
+        <SoundForm far={far} student={student} />
       </Popover.Dropdown>
     </Popover>
   );

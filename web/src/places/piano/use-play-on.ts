@@ -1,6 +1,7 @@
 import type { SoundEvent } from '@soft-lark/core';
 import { useEffect, useEffectEvent, useRef } from 'react';
 import { pianoTime, playPiano, stopPiano } from '../../sound/piano.ts';
+import type { SoundElsewhere } from './use-far-side.ts';
 
 /** So much before a key is due it is handed to the audio clock: a busy page may be late by that, and no note is. */
 const AHEAD_SECONDS = 0.15;
@@ -14,20 +15,27 @@ interface PlayOn {
   readonly lasts: number | null;
   /** Whether what comes next comes by itself. */
   readonly isOn: boolean;
+  /** Where it sounds instead of here. */
+  readonly elsewhere?: SoundElsewhere | undefined;
   readonly goOn: () => void;
 }
 
 /** Sounds what is on, and goes on by itself in time: one key begins exactly where the one before it ends. */
-export function usePlayOn({ moment, isGoing, events, lasts, isOn, goOn }: PlayOn): void {
+export function usePlayOn({ moment, isGoing, events, lasts, isOn, elsewhere, goOn }: PlayOn): void {
   const began = useRef(0);
   const due = useRef(0);
   const sound = useEffectEvent(() => {
-    began.current = playPiano(events, due.current);
+    began.current = playPiano(elsewhere ? [] : events, due.current);
     due.current = 0;
+    elsewhere?.(events, began.current - pianoTime());
+  });
+  const silence = useEffectEvent(() => {
+    stopPiano();
+    elsewhere?.([], 0);
   });
   useEffect(() => {
     if (isGoing) sound();
-    else stopPiano();
+    else silence();
   }, [moment, isGoing]);
   const next = useEffectEvent(() => {
     if (lasts === null) return;

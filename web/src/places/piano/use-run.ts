@@ -16,6 +16,7 @@ import { useCallback, useEffect, useEffectEvent, useMemo, useState } from 'react
 import { v7 } from 'uuid';
 import { loadPiano, stopPiano, wakePiano } from '../../sound/piano.ts';
 import { pitchesOf } from './run-plan.ts';
+import type { SoundElsewhere } from './use-far-side.ts';
 import { usePlayOn } from './use-play-on.ts';
 import { useRunClock } from '../../runs/run-clock.ts';
 import { actOnRun, type KeptRun } from '../../runs/run-store.ts';
@@ -117,8 +118,9 @@ function useActs(state: RunState, heard: boolean, does: Running['does']): NamedA
  *
  * @param partsOf what sounds in a key
  * @param playsOn whether keys follow one another by themselves; a step begins when the teacher says so
+ * @param elsewhere where it sounds instead of here
  */
-export function useRun(run: KeptRun, partsOf: PartsOf, playsOn: boolean): Running {
+export function useRun(run: KeptRun, partsOf: PartsOf, playsOn: boolean, elsewhere?: SoundElsewhere): Running {
   const { state } = run;
   const step = currentStep(state);
   const key = currentKey(state);
@@ -152,6 +154,7 @@ export function useRun(run: KeptRun, partsOf: PartsOf, playsOn: boolean): Runnin
     events: parts[part]?.events ?? NOTHING,
     lasts: secondsToNext(step, key, parts, part),
     isOn: playsOn,
+    elsewhere,
     goOn: () => {
       const inStep = step?.course?.seconds ?? elapsed;
       actOnRun(run.id, { type: 'next', id: v7(), elapsed: inStep }, new Date());
