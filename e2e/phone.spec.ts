@@ -24,6 +24,8 @@ test('every place fits a phone', async ({ page }) => {
   await expect(page.getByText('Keys in common')).toBeVisible();
   await expectNoSidewaysScroll(page, 'a group');
   await page.goto('/students');
+  // Rows grow as their lessons and routines come; a tap before that can land on another student.
+  await page.waitForLoadState('networkidle');
   await page.getByRole('link', { name: 'Maud Pellow', exact: true }).tap();
   await expect(page.getByText('turns over, E4 to F4')).toBeVisible();
   await expectNoSidewaysScroll(page, 'the voice file');

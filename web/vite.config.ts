@@ -54,7 +54,10 @@ export default defineConfig({
       output: {
         codeSplitting: {
           includeDependenciesRecursively: false,
-          groups: ['vexflow', 'recharts', 'zod'].map((name) => ({ name, test: new RegExp(`node_modules/${name}/`) })),
+          groups: ['vexflow', 'recharts', 'zod', 'floating-ui'].map((name) => ({
+            name,
+            test: new RegExp(`node_modules/@?${name}/`),
+          })),
         },
       },
     },

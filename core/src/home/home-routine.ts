@@ -7,7 +7,7 @@ import {
   type RoutineStep,
 } from '../routine/index.ts';
 import { runStepOf, type RunKey, type RunStep } from '../run/index.ts';
-import { cueFor, syllablesFor, type Approach, type Help } from '../shelf/index.ts';
+import { cueFor, syllablesFor, type Approach } from '../shelf/index.ts';
 import { runKeySound, type SoundEvent } from '../sound/index.ts';
 import type { PitchRange } from '../voice/index.ts';
 
@@ -37,12 +37,6 @@ export interface HomeRoutine {
   readonly name: string;
   readonly seconds: number;
   readonly steps: readonly HomeStep[];
-}
-
-/** What of a key is heard by who sounds in it: alone the first note, with the cue only all but the tune. */
-export function heardWith(help: Help, sounds: readonly SoundEvent[]): readonly SoundEvent[] {
-  if (help === 'alone') return sounds.filter(({ role }) => role === 'first-note');
-  return help === 'cue-only' ? sounds.filter(({ role }) => role !== 'tune') : sounds;
 }
 
 function textOf({ exercise }: LaidStep, { syllables }: RunStep): string {

@@ -1,8 +1,4 @@
-export { broughtHome, heardWith, homeRoutine, type HomeKey, type HomeRoutine, type HomeStep } from './home-routine.ts';
-export {
-  lessonSoundSchema,
-  packedSounds,
-  unpackedSounds,
-  type LessonSound,
-  type LessonSoundShown,
-} from './lesson-sound.schema.ts';
+export { heardWith } from './heard-with.ts';
+export { broughtHome, homeRoutine, type HomeKey, type HomeRoutine, type HomeStep } from './home-routine.ts';
+export { lessonSoundSchema, type LessonSound } from './lesson-sound.schema.ts';
+export { packedSounds, unpackedSounds } from './lesson-sound.ts';

@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import { line, midiNote, whole, type ReadonlyDeep } from '../fields.schema.ts';
 import { HIGHEST_TUNING_HZ, LOWEST_TUNING_HZ } from '../pitch/index.ts';
-import { SOUND_ROLES, type SoundEvent } from '../sound/index.ts';
+import { SOUND_ROLES } from '../sound/index.ts';
 
 /** House choices: sounds of one key, and seconds that one may begin or last. A long agility exercise with a click has 60. */
 const MOST_SOUNDS = 200;
 const LONGEST_SECONDS = 120;
-/** A tenth of a millisecond is nothing to an ear. */
-const PARTS_OF_A_SECOND = 10_000;
 
 const seconds = z.number().min(0).max(LONGEST_SECONDS);
 
@@ -41,30 +39,3 @@ export const lessonSoundSchema = z.strictObject({
 });
 
 export type LessonSound = ReadonlyDeep<z.output<typeof lessonSoundSchema>>;
-export type LessonSoundShown = LessonSound['shown'];
-
-function rounded(time: number): number {
-  return Math.round(time * PARTS_OF_A_SECOND) / PARTS_OF_A_SECOND;
-}
-
-/** Sounds of a key in the short form in which they are sent. */
-export function packedSounds(events: readonly SoundEvent[]): LessonSound['sounds'] {
-  return events.map(({ role, midi, startSeconds, seconds: length, velocity }) => [
-    role,
-    midi,
-    rounded(startSeconds),
-    rounded(length),
-    rounded(velocity),
-  ]);
-}
-
-/** The sounds of a key that was sent. */
-export function unpackedSounds(sounds: LessonSound['sounds']): readonly SoundEvent[] {
-  return sounds.map(([role, midi, startSeconds, length, velocity]) => ({
-    role,
-    midi,
-    startSeconds,
-    seconds: length,
-    velocity,
-  }));
-}

@@ -56,22 +56,35 @@ function conducted(state: RunState, chance: Chance, at: Date): RunState {
   return run;
 }
 
-/** One step of advice for quick work, and how often it was earned. Beats per minute, days. */
+/** One step of advice for quick work, one count of a breath, and how often each was earned. Beats per minute, counts, days. */
 const QUICKER = 4;
+const LONGER = 1;
 const FORTNIGHT = 14;
+const LEAST_COUNTS = 6;
 
-/** A routine as it was so many days ago: quick work has become quicker since, a little every fortnight. */
+/** What a step was set to so many fortnights ago; nothing where it has not changed. */
+function settingsThen(exercise: Exercise | undefined, fortnights: number): RoutineDto['steps'][number]['settings'] {
+  const work = exercise?.work;
+  if (exercise?.stage === 'agility' && work?.kind === 'pattern') {
+    const { learn = work.tempo.usual, usual } = work.tempo;
+    return { tempo: Math.max(learn, usual - QUICKER * fortnights) };
+  }
+  const outCounts = work?.kind === 'breath' ? work.counts?.outCounts : undefined;
+  // Short ways out are for ease; only the long ones were worked on.
+  if (outCounts === undefined || outCounts <= LEAST_COUNTS) return {};
+  return { figures: { outCounts: Math.max(LEAST_COUNTS, outCounts - LONGER * fortnights) } };
+}
+
+/** A routine as it was so many days ago: quick work has become quicker since, long breaths longer, a little every fortnight. */
 export function asItWas<R extends Pick<RoutineDto, 'steps'>>(
   routine: R,
   exercises: ReadonlyMap<string, Exercise>,
   daysAgo: number,
 ): R {
+  const fortnights = Math.floor(daysAgo / FORTNIGHT);
   const steps = routine.steps.map((step) => {
-    const { work, stage } = exercises.get(step.exerciseId) ?? {};
-    if (stage !== 'agility' || work?.kind !== 'pattern') return step;
-    const { learn = work.tempo.usual, usual } = work.tempo;
-    const tempo = Math.max(learn, usual - QUICKER * Math.floor(daysAgo / FORTNIGHT));
-    return { ...step, settings: { ...step.settings, tempo } };
+    const then = settingsThen(exercises.get(step.exerciseId), fortnights);
+    return { ...step, settings: { ...step.settings, ...then } };
   });
   return { ...routine, steps };
 }

@@ -50,6 +50,20 @@ test('no run of the demo ever sounded a zone that is never sounded', async () =>
   }
 });
 
+test('what was worked on has grown over the weeks: quick work quicker, a long breath longer', async () => {
+  const students = (await teacher.call('get', '/students')).body as { id: string }[];
+  const grown = { tempo: 0, breath: 0 };
+  for (const { id } of students) {
+    const { courses } = (await teacher.call('get', `/students/${id}/progress`)).body as {
+      courses: { figure: 'tempo' | 'breath'; points: { value: number }[] }[];
+    };
+    for (const { figure, points } of courses)
+      if ((points.at(-1)?.value ?? 0) > (points[0]?.value ?? 0)) grown[figure] += 1;
+  }
+  expect(grown.tempo).toBeGreaterThan(0);
+  expect(grown.breath).toBeGreaterThan(2);
+});
+
 test('nobody takes the demo for themselves: no codes, no closing, no new password', async () => {
   const answers = await Promise.all([
     teacher.call('post', '/account/recovery-codes', { password: 'a guess' }),

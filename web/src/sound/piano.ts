@@ -91,9 +91,10 @@ export async function loadPiano(pitches: readonly number[]): Promise<void> {
   }
 }
 
-/** Lets the browser play: call it from a press. */
+/** Lets the browser play: call it from a press, also where nothing was loaded yet. */
 export async function wakePiano(): Promise<void> {
-  await tone?.start();
+  if (tone) await tone.start();
+  else if ('AudioContext' in window) await soundContext().resume();
 }
 
 /** Seconds on the clock that the piano goes by: that of the audio, or of the page while there is none. */

@@ -12,6 +12,7 @@ import {
 } from '@soft-lark/core';
 import { useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
 import { exerciseOf } from '../../api/shelf.queries.ts';
 import { useSoundChoices } from '../../sound/sound-choices.ts';
 import { writeNote } from '../../text/note-names.ts';
@@ -76,7 +77,9 @@ type FileKind = (typeof FILE_KINDS)[number];
 /** Everything a routine can be taken along as, besides paper. */
 export function TakeAlong(props: TakeAlongProps): ReactElement {
   const { t } = useTranslation();
-  const [open, setOpen] = useState<'track' | 'plan' | null>(null);
+  // Whoever comes for the sound track alone finds it open.
+  const [address] = useSearchParams();
+  const [open, setOpen] = useState<'track' | 'plan' | null>(address.get('take') === 'track' ? 'track' : null);
   const files = useFiles(props);
   const close = (): void => {
     setOpen(null);

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState, type ReactElement } from 'react';
+import { lazy, Suspense, useEffect, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useParams } from 'react-router';
 import { homeQuery, type Home } from '../../api/home.queries.ts';
@@ -9,13 +9,18 @@ import { Brand } from '../../shell/brand.tsx';
 import { wakePiano } from '../../sound/piano.ts';
 import { Failure } from '../../ui/failure.tsx';
 import { Shape } from '../../ui/shape.tsx';
-import { HomeClosing } from './home-closing.tsx';
-import { HomeGate } from './home-gate.tsx';
-import { LessonPage } from './lesson-page.tsx';
-import { Practice } from './practice.tsx';
 import classes from './home.module.css';
 
 type Choice = Home['routines'][number];
+
+/** What comes after the first choice; the page can be read and pressed before it is there. */
+const practising = () => import('./practising.ts');
+const HomeClosing = lazy(async () => ({ default: (await practising()).HomeClosing }));
+const HomeGate = lazy(async () => ({ default: (await practising()).HomeGate }));
+const LessonPage = lazy(async () => ({ default: (await practising()).LessonPage }));
+const Practice = lazy(async () => ({ default: (await practising()).Practice }));
+
+const WAITING = <Shape rows={3} height={120} />;
 
 /** The routines of a link, each a press away. */
 function Choices({
@@ -82,6 +87,9 @@ export function HomePlace(): ReactElement {
     document.title = t('home.title');
   }, [t]);
   useEffect(() => {
+    void practising();
+  }, []);
+  useEffect(() => {
     window.scrollTo(0, 0);
   }, [choice, runId]);
   const begun = runs.find(({ id }) => id === runId);
@@ -94,18 +102,20 @@ export function HomePlace(): ReactElement {
     setChoice(null);
   };
   if (home.error && !home.data) return <Failure error={home.error} onRetry={() => void home.refetch()} />;
-  if (!home.data) return <Shape rows={3} height={120} />;
+  if (!home.data) return WAITING;
   if (isLesson)
     return (
-      <LessonPage
-        token={token}
-        onLeave={() => {
-          setLesson(false);
-        }}
-      />
+      <Suspense fallback={WAITING}>
+        <LessonPage
+          token={token}
+          onLeave={() => {
+            setLesson(false);
+          }}
+        />
+      </Suspense>
     );
   return (
-    <>
+    <Suspense fallback={WAITING}>
       <RunSender homeToken={token} />
       {run && run.state.phase !== 'finished' ? (
         <Practice run={run} />
@@ -135,6 +145,6 @@ export function HomePlace(): ReactElement {
           )}
         </main>
       )}
-    </>
+    </Suspense>
   );
 }

@@ -12,6 +12,10 @@ const EAR = { kind: 'audioinput', deviceId: 'ear', label: 'Microphone' };
 const room = { plugged: [USUAL], sent: [] as string[], changed: new EventTarget(), isNamed: true };
 
 class SomeContext {
+  resume(): Promise<void> {
+    return Promise.resolve();
+  }
+
   setSinkId(id: string): Promise<void> {
     const isThere = id === '' || room.plugged.some(({ deviceId }) => deviceId === id);
     if (isThere) room.sent.push(id);

@@ -17,6 +17,8 @@ export interface TypedDay {
   readonly blocks: BlockCount;
   readonly programme: Programme;
   readonly held: Readonly<Record<string, number>>;
+  /** What is sung in the blocks. */
+  readonly routineId?: string | undefined;
 }
 
 export const USUAL_DAY: Omit<TypedDay, 'date'> = {

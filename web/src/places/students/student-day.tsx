@@ -1,40 +1,22 @@
 import { Button, Group, Title } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
-import { IconCalendar, IconChevronDown, IconChevronUp, IconPrinter } from '@tabler/icons-react';
-import { DAY, planDay, type DayBlock, type DayFinding, type DayPlan, type DayWishes } from '@soft-lark/core';
+import { IconCalendar, IconPrinter } from '@tabler/icons-react';
+import { planDay, type DayFinding, type DayPlan } from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sessionQuery } from '../../api/session.queries.ts';
 import type { Student } from '../../api/students.queries.ts';
-import { dayText, timeText } from '../../text/times.ts';
+import { dayText } from '../../text/times.ts';
 import { decimalText } from '../../text/numbers.ts';
 import { calendarText } from '../../ui/calendar.ts';
 import { fileName, saveFile } from '../../ui/save-file.ts';
 import { DayFields } from './day-fields.tsx';
+import { DayRows } from './day-rows.tsx';
+import { SungInThem } from './sung-in-them.tsx';
 import { clockOf, USUAL_DAY, wishesOf, type TypedDay } from './day-wishes.ts';
 import { WeeksBefore } from './weeks-before.tsx';
 import classes from './day.module.css';
-
-/** What stands in the day besides the singing. */
-interface FixedRow {
-  readonly at: number;
-  readonly minutes: number;
-  readonly name: 'waking' | 'call' | 'meal' | 'travel' | 'performance';
-}
-
-function fixedRows({ waking, call, meals, travel, performances }: DayWishes): readonly FixedRow[] {
-  return [
-    { at: waking, minutes: 0, name: 'waking' },
-    ...(call === undefined ? [] : [{ at: call, minutes: 0, name: 'call' as const }]),
-    ...meals.map((meal) => ({ ...meal, name: 'meal' as const })),
-    ...travel.map((way) => ({ ...way, name: 'travel' as const })),
-    ...performances.map((one) => ({ ...one, name: 'performance' as const })),
-  ];
-}
-
-const spanText = (at: number, minutes: number): string =>
-  minutes === 0 ? timeText(clockOf(at)) : `${timeText(clockOf(at))} – ${timeText(clockOf(at + minutes))}`;
 
 function Finding({ finding, plan }: { readonly finding: DayFinding; readonly plan: DayPlan }): ReactElement {
   const { t } = useTranslation();
@@ -67,45 +49,6 @@ function Findings({ plan }: { readonly plan: DayPlan }): ReactElement {
     </ul>
   );
 }
-
-interface BlockRowProps {
-  readonly block: DayBlock;
-  /** Moves it to a time of its own; nothing for what follows a performance anyway. */
-  readonly onMove: ((at: number) => void) | undefined;
-}
-
-function BlockRow({ block, onMove }: BlockRowProps): ReactElement {
-  const { t } = useTranslation();
-  const { kind, at, minutes } = block;
-  const name = t(`students.day.kinds.${kind}`);
-  return (
-    <li data-block={kind}>
-      <time>{spanText(at, minutes)}</time>
-      <div>
-        <b>{name}</b>
-        <span>{t(`students.day.abouts.${kind}`)}</span>
-      </div>
-      {onMove && (
-        <Group gap={4} wrap="nowrap" className={classes['moves'] ?? ''}>
-          {([-1, 1] as const).map((way) => (
-            <Button
-              key={way}
-              size="compact-md"
-              aria-label={t(way < 0 ? 'students.day.earlier' : 'students.day.later', { kind: name, count: DAY.grid })}
-              onClick={() => {
-                onMove(at + way * DAY.grid);
-              }}
-            >
-              {way < 0 ? <IconChevronUp size={16} aria-hidden /> : <IconChevronDown size={16} aria-hidden />}
-            </Button>
-          ))}
-        </Group>
-      )}
-    </li>
-  );
-}
-
-const MOVABLE: ReadonlySet<DayBlock['kind']> = new Set(['wake', 'build', 'ready']);
 
 interface DayActsProps {
   readonly student: Student;
@@ -167,7 +110,6 @@ export function StudentDay({ student }: { readonly student: Student }): ReactEle
   const change = (one: Partial<TypedDay>): void => {
     keep({ ...day, ...one });
   };
-  const rows = [...fixedRows(wishes), ...plan.blocks].sort((one, other) => one.at - other.at);
   return (
     <div className={classes['day']}>
       <DayFields day={day} onChange={change} />
@@ -186,28 +128,20 @@ export function StudentDay({ student }: { readonly student: Student }): ReactEle
           />
         </header>
         {plan.findings.length > 0 && <Findings plan={plan} />}
-        <ol>
-          {rows.map((row) =>
-            'kind' in row ? (
-              <BlockRow
-                key={row.id}
-                block={row}
-                onMove={
-                  MOVABLE.has(row.kind)
-                    ? (at) => {
-                        change({ held: { ...day.held, [row.id]: at } });
-                      }
-                    : undefined
-                }
-              />
-            ) : (
-              <li key={`${row.name} ${String(row.at)}`} data-fixed={row.name}>
-                <time>{spanText(row.at, row.minutes)}</time>
-                <span>{t(`students.day.${row.name}`)}</span>
-              </li>
-            ),
-          )}
-        </ol>
+        <SungInThem
+          student={student}
+          routineId={day.routineId}
+          onChange={(routineId) => {
+            change({ routineId });
+          }}
+        />
+        <DayRows
+          wishes={wishes}
+          blocks={plan.blocks}
+          onMove={(id, at) => {
+            change({ held: { ...day.held, [id]: at } });
+          }}
+        />
         <p>{t('students.day.guide')}</p>
       </section>
       <WeeksBefore student={student} date={day.date} today={today} />
