@@ -53,7 +53,7 @@ test('practised one thing at a time, ended without a reason, and sent with ease 
   const { user } = page;
   await answerGate(page, USUAL);
   await user.click(screen.getByRole('button', { name: 'Begin' }));
-  expect(title()).toBe('Up and down five');
+  expect(await screen.findByRole('heading', { level: 1, name: 'Up and down five' })).toBeVisible();
   await user.click(screen.getByRole('button', { name: 'Start' }));
   expect(screen.getByRole('button', { name: 'Pause' })).toBeVisible();
   await user.click(screen.getByRole('button', { name: 'Listen only' }));

@@ -81,6 +81,18 @@ const MOVABLE: ReadonlySet<DayBlock['kind']> = new Set(['wake', 'build', 'ready'
 /** Pixels a block is drawn for one step of the day. */
 const STEP_PIXELS = 12;
 
+/** Whoever does not draw has the buttons, which say what they do. */
+const SAID_BY_THE_BUTTONS = {
+  container: document.body,
+  screenReaderInstructions: { draggable: '' },
+  announcements: {
+    onDragStart: () => undefined,
+    onDragOver: () => undefined,
+    onDragEnd: () => undefined,
+    onDragCancel: () => undefined,
+  },
+};
+
 /** From when to when a block may be drawn, so that the others keep their order and their room. */
 function roomOf(
   id: string,
@@ -110,6 +122,7 @@ export function DayRows({ wishes, blocks, onMove }: DayRowsProps): ReactElement 
   return (
     <DndContext
       sensors={sensors}
+      accessibility={SAID_BY_THE_BUTTONS}
       onDragStart={({ active }) => {
         from.current = blocks.find(({ id }) => id === active.id)?.at ?? 0;
       }}

@@ -58,7 +58,7 @@ test('a block moved into a meal is said', async () => {
   const { user } = open();
   const earlier = await screen.findByRole('button', { name: 'Build: 5 minutes earlier' });
   for (let moved = 0; moved < 5; moved += 1) await user.click(earlier);
-  expect(screen.getByRole('status')).toHaveTextContent('“Build” lies on a meal');
+  expect(within(await plan()).getByRole('status')).toHaveTextContent('“Build” lies on a meal');
 });
 
 test('a heavy programme has more before it; what does not fit is said', async () => {
