@@ -1,4 +1,4 @@
-import { layStep } from '../routine/index.ts';
+import { layStep, routineStepSchema } from '../routine/index.ts';
 import { contextOf, exercises } from '../testing/routine-context.ts';
 import { lengthRange, optionsOf, outwardKeys, type StepOption, type StepShape } from './index.ts';
 
@@ -41,6 +41,15 @@ test.each<[string, string, boolean, StepShape | undefined, readonly object[]]>([
   ['the same where few keys are none', 'across-the-lock', false, { ...SHAPE, twiceUpToKeys: 4 }, [{}]],
 ])('lengths of %s', (_, exerciseId, isTight, shape, wanted) => {
   expect(settingsOf(options(exerciseId, isTight, shape))).toEqual(wanted);
+});
+
+test('the shortest of ladders is still set to lengths that can be kept', () => {
+  const narrow = { start: 62, floor: 62, ceiling: 74 };
+  for (const id of ['from-light-down', 'up-and-down-five', 'falling-hum'])
+    for (const settings of settingsOf(options(id, false, SHAPE, narrow)))
+      expect(
+        routineStepSchema.safeParse({ id: '01920000-0000-7000-8000-000000000001', exerciseId: id, settings }),
+      ).toMatchObject({ success: true });
 });
 
 test.each([

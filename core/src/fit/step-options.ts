@@ -2,6 +2,7 @@ import type { Exercise } from '../shelf/index.ts';
 import {
   keysOf,
   layStep,
+  LEAST_SECONDS,
   repeatsOf,
   type LaidLadder,
   type LaidStep,
@@ -77,14 +78,15 @@ function keyChoices(laid: LaidStep, isTight: boolean, shape?: StepShape): readon
   const fewest = isTight ? Math.min(1, outward) : Math.min(Math.max(shape?.leastKeys ?? 0, work.fewestKeys), outward);
   const { ladder, input } = laid.laid;
   const isFallingHome = stage === 'cool' && input.travel === 'fall';
-  const thinned = THINNED_SHARES.map((share) => ({ withinSeconds: Math.ceil(share * ladder.seconds) }));
+  const within = (share: number): StepSettings => ({
+    withinSeconds: Math.max(LEAST_SECONDS, Math.ceil(share * ladder.seconds)),
+  });
+  const thinned = THINNED_SHARES.map(within);
   const fewer = isFallingHome ? lowerStarts(ladder, fewest) : thinned;
   const isTwice = shape !== undefined && outward <= shape.twiceUpToKeys && work.timesPerKey === 1;
   const twice = !isTwice
     ? []
-    : [...TWICE_SHARES.map((share) => ({ withinSeconds: Math.ceil(share * TWICE * ladder.seconds) })), {}].map(
-        (length) => ({ ...length, timesPerKey: TWICE }),
-      );
+    : [...TWICE_SHARES.map((share) => within(share * TWICE)), {}].map((length) => ({ ...length, timesPerKey: TWICE }));
   return [...(isTight ? cutChoices(outward, fewest) : []), ...fewer, {}, ...twice];
 }
 
@@ -110,7 +112,7 @@ function choicesOf(laid: LaidStep, isTight: boolean, shape?: StepShape): readonl
       return repeatChoices(repeatsOf(work) ?? 1, isTight);
     case 'timed':
       return SHORTER_SHARES.map((share) =>
-        share === 1 ? {} : { seconds: Math.max(5, Math.round(work.seconds * share)) },
+        share === 1 ? {} : { seconds: Math.max(LEAST_SECONDS, Math.round(work.seconds * share)) },
       );
   }
 }

@@ -17,3 +17,4 @@ export {
   type Travel,
   type Zone,
 } from './ladder.types.ts';
+export { zoneSounded } from './zones.ts';

@@ -1,3 +1,6 @@
+/** House limit: the least time a step can be set to, seconds. */
+export const LEAST_SECONDS = 5;
+
 /**
  * Least and most of the figures that a step of breath, of glides or of words may have of its own. Source: house limits
  * inside the cautions; a breath is never held longer than eight counts.

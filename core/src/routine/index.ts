@@ -6,5 +6,6 @@ export { isSingable, isSung, layStep, sungBefore } from './lay-step.ts';
 export { leastKeys } from './least-keys.data.ts';
 export type { LaidLadder, LaidRoutine, LaidSiren, LaidStep, RoutineContext } from './routine.types.ts';
 export { coolDownSeconds, shapeFor, type RoutineShape } from './shape.ts';
+export { LEAST_SECONDS } from './figure-bounds.data.ts';
 export { routineStepSchema, routineStepsSchema, type RoutineStep, type StepSettings } from './step.schema.ts';
 export { figuresOf, repeatsOf, type SettableFigure } from './step-figures.ts';

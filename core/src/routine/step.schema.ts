@@ -4,7 +4,7 @@ import { PLACEMENT_RULES, secondPassSchema, SIREN_SHAPES, TRAVELS } from '../lad
 import { limitRuleSchema } from '../limits/index.ts';
 import { LONGEST_TEXT } from '../pattern/index.ts';
 import { HELP_CHOICES, LINE_ORDERS, PACES } from '../shelf/index.ts';
-import { FIGURE_BOUNDS, type FigureName } from './figure-bounds.data.ts';
+import { FIGURE_BOUNDS, LEAST_SECONDS, type FigureName } from './figure-bounds.data.ts';
 
 /** House limits; nobody sings more of it. */
 const MOST = {
@@ -19,7 +19,7 @@ const MOST = {
   manners: 8,
   lines: 60,
 };
-const seconds = whole(5, MOST.seconds);
+const seconds = whole(LEAST_SECONDS, MOST.seconds);
 
 const figures = z.strictObject(
   Object.fromEntries(

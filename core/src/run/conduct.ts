@@ -3,11 +3,12 @@ import { isMissed } from '../past/index.ts';
 import { keyWays } from '../routine/index.ts';
 import { endPart, resultOf } from '../still/index.ts';
 import { enter } from './enter-key.ts';
+import { turnsIn } from './fellows.ts';
 import { moreHelp } from './help-after.ts';
 import { atHalfTempo, atTempo, onVowel, toKey, withMark, withoutMark } from './live-changes.ts';
 import { canGoHome, canTurnBack, currentKey, currentStep, fewMore, firstToCome } from './run-queries.ts';
 import { runKeysOf } from './run-plan.ts';
-import { effort, goneOn, mark, takenBack } from './stops.ts';
+import { effort, goneOn, mark, markedSinger, takenBack } from './stops.ts';
 import type { RunAction, RunKey, RunState, RunStep } from './run.types.ts';
 
 function toStep(state: RunState, stepIndex: number): RunState {
@@ -17,6 +18,7 @@ function toStep(state: RunState, stepIndex: number): RunState {
     ...state,
     stepIndex,
     keyIndex: 0,
+    turn: 0,
     marks: [],
     begun: false,
     turned: false,
@@ -32,28 +34,33 @@ function withKeys(state: RunState, change: (key: RunKey, index: number) => RunKe
   return { ...state, steps };
 }
 
-/** After a missed key help comes back for one. */
+/** After a missed key help comes back for one; where several sing, for all of them. */
 function helped(state: RunState): RunState {
-  const last = state.sung.at(-1);
-  if (!last || !isMissed(last)) return state;
+  const { sung, fellowsSung = [] } = state;
+  const lastOf = new Map(fellowsSung.map(({ singer, key }) => [singer, key]));
+  if (![...sung.slice(-1), ...lastOf.values()].some(isMissed)) return state;
   return withKeys(state, (key, index) =>
     index === state.keyIndex && key.help ? { ...key, help: moreHelp(key.help) } : key,
   );
 }
 
 /** Whether what comes next is a second time that waits for an easy first one, and the first was not. */
-function isSecondTimeOff({ steps, stepIndex, keyIndex, sung }: RunState): boolean {
+function isSecondTimeOff({ steps, stepIndex, keyIndex, sung, fellowsSung = [] }: RunState): boolean {
   const step = steps[stepIndex];
   const [now, next] = [step?.keys[keyIndex], step?.keys[keyIndex + 1]];
   if (!step?.ladder?.again?.ifEasy || next?.pass !== 2 || now?.pass === 2) return false;
-  return sung.some((key) => key.stepId === step.stepId && isMissed(key));
+  const all = [...sung, ...fellowsSung.map(({ key }) => key)];
+  return all.some((key) => key.stepId === step.stepId && isMissed(key));
 }
 
 function advance(state: RunState): RunState {
   const step = currentStep(state);
+  const key = currentKey(state);
+  const turn = (state.turn ?? 0) + 1;
+  if (step && key && turn < turnsIn(step, key)) return { ...state, turn, phase: 'singing' };
   const hasMore = step !== undefined && state.keyIndex + 1 < step.keys.length && !isSecondTimeOff(state);
   return hasMore
-    ? helped({ ...state, keyIndex: state.keyIndex + 1, phase: 'singing' })
+    ? helped({ ...state, keyIndex: state.keyIndex + 1, turn: 0, phase: 'singing' })
     : toStep(state, state.stepIndex + 1);
 }
 
@@ -74,7 +81,7 @@ function goOnWith(state: RunState, rest: Ladder, id: string, turned = true): Run
 
 function swap(state: RunState, step: RunStep): RunState {
   const steps = state.steps.map((other, index) => (index === state.stepIndex ? step : other));
-  return { ...state, steps, keyIndex: 0, marks: [], begun: false, turned: false, phase: 'singing' };
+  return { ...state, steps, keyIndex: 0, turn: 0, marks: [], begun: false, turned: false, phase: 'singing' };
 }
 
 /** A step that nobody planned: after the one that is on, at once where there is none. */
@@ -132,6 +139,8 @@ export function conduct(state: RunState, action: RunAction): RunState {
       return state.phase === 'paused' ? { ...state, phase: 'singing' } : state;
     case 'mark':
       return mark(state, action);
+    case 'mark-singer':
+      return markedSinger(state, action.singer);
     case 'effort':
       return effort(state, action);
     case 'help':

@@ -2,6 +2,17 @@ export { BY_EYE, byEyeAt, type SeenByEye } from './by-eye.data.ts';
 export { LIVE_TEMPO } from './live-changes.ts';
 export { correctedKey, isSameKey } from './correct-run.ts';
 export { conduct } from './conduct.ts';
+export {
+  fellowKey,
+  fellowNow,
+  fellowsIn,
+  keySungNow,
+  LEADER,
+  singersMeant,
+  withFellows,
+  type Joining,
+} from './fellows.ts';
+export { partOfRun, type PartOfRun } from './part-of-run.ts';
 export { canGoHome, canTurnBack, currentKey, currentStep, fewMore, keyPlayed } from './run-queries.ts';
 export { mannerThatWorked } from './help-after.ts';
 export { MOST_READY_QUESTIONS, READY_GLIDE, USUAL_READY_QUESTIONS, type ReadyQuestion } from './ready.data.ts';
@@ -27,4 +38,4 @@ export {
   type StopCause,
   type SungKey,
 } from './run.schema.ts';
-export type { RunAction, RunKey, RunState, RunStep } from './run.types.ts';
+export type { Fellow, RunAction, RunKey, RunState, RunStep } from './run.types.ts';

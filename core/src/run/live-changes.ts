@@ -1,6 +1,7 @@
 import { USUAL_CUE_BEATS, USUAL_REST_BEATS, type LadderInput } from '../ladder/index.ts';
 import type { Mark } from '../past/index.ts';
 import { currentStep } from './run-queries.ts';
+import type { SungKey } from './run.schema.ts';
 import type { RunKey, RunState, RunStep } from './run.types.ts';
 
 /** House choice: beats per minute of one press, and between what a run may be set on the way. */
@@ -57,24 +58,29 @@ export function onVowel(state: RunState, vowel: string | null): RunState {
   return withStep(state, { vowel });
 }
 
+/** A key that was left, changed for each who sang it. */
+function withLeft(state: RunState, keyId: string, change: (marks: readonly Mark[]) => readonly Mark[]): RunState {
+  const changed = (key: SungKey): SungKey => (key.id === keyId ? { ...key, marks: change(key.marks) } : key);
+  const { sung, fellowsSung } = state;
+  return {
+    ...state,
+    sung: sung.map(changed),
+    ...(fellowsSung && { fellowsSung: fellowsSung.map(({ singer, key }) => ({ singer, key: changed(key) })) }),
+  };
+}
+
 /** A mark on a key that was left already, taken back. */
 export function withoutMark(state: RunState, keyId: string, mark: Mark): RunState {
-  const sung = state.sung.map((key) =>
-    key.id === keyId ? { ...key, marks: key.marks.filter((other) => other !== mark) } : key,
-  );
-  return { ...state, sung };
+  return withLeft(state, keyId, (marks) => marks.filter((other) => other !== mark));
 }
 
 /** A mark that came to a key after it was left; once is enough. */
 export function withMark(state: RunState, keyId: string, mark: Mark): RunState {
-  const sung = state.sung.map((key) =>
-    key.id === keyId && !key.marks.includes(mark) ? { ...key, marks: [...key.marks, mark] } : key,
-  );
-  return { ...state, sung };
+  return withLeft(state, keyId, (marks) => (marks.includes(mark) ? marks : [...marks, mark]));
 }
 
 /** Another key of the step that is on, at once; what was planned between is not entered. */
 export function toKey(state: RunState, index: number): RunState {
   const isThere = currentStep(state)?.keys[index] !== undefined;
-  return isThere ? { ...state, keyIndex: index, begun: true, marks: [], phase: 'singing' } : state;
+  return isThere ? { ...state, keyIndex: index, turn: 0, begun: true, marks: [], phase: 'singing' } : state;
 }

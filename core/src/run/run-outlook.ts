@@ -1,3 +1,4 @@
+import { turnsIn } from './fellows.ts';
 import { currentKey, currentStep } from './run-queries.ts';
 import type { RunKey, RunState } from './run.types.ts';
 
@@ -51,7 +52,8 @@ export function nextKey(state: RunState): RunKey | undefined {
 export function secondsLeft(state: RunState): { readonly step: number; readonly run: number } {
   const step = currentStep(state);
   if (!step || state.phase === 'finished') return { step: 0, run: 0 };
-  const keysLeft = step.keys.slice(state.keyIndex).reduce((sum, key) => sum + key.seconds, 0);
+  const inTurns = step.keys.slice(state.keyIndex).reduce((sum, key) => sum + key.seconds * turnsIn(step, key), 0);
+  const keysLeft = inTurns - (state.turn ?? 0) * (currentKey(state)?.seconds ?? 0);
   const work = step.keys.length > 0 ? keysLeft : step.seconds - step.setUpSeconds;
   const inStep = work + (state.begun ? 0 : step.setUpSeconds);
   const later = state.steps.slice(state.stepIndex + 1).reduce((sum, { seconds }) => sum + seconds, 0);
@@ -68,6 +70,8 @@ export function secondsLeft(state: RunState): { readonly step: number; readonly 
 export function secondsForStep(state: RunState, spent: number, inKey: number): number {
   const total = state.steps.reduce((sum, { seconds }) => sum + seconds, 0);
   const later = state.steps.slice(state.stepIndex + 1).reduce((sum, { seconds }) => sum + seconds, 0);
+  const step = currentStep(state);
   const key = currentKey(state);
-  return total - spent - later - Math.max(0, (key?.seconds ?? 0) - inKey);
+  const turns = step && key ? turnsIn(step, key) - (state.turn ?? 0) : 1;
+  return total - spent - later - Math.max(0, (key?.seconds ?? 0) * turns - inKey);
 }

@@ -19,7 +19,8 @@ export function runKeysOf(ladder: Ladder, ways: readonly KeyWay[]): readonly Run
   }));
 }
 
-function passesOf(siren: Siren): readonly RunKey[] {
+/** The passes of a glide as they are sung. */
+export function passesOf(siren: Siren): readonly RunKey[] {
   const passes = [...new Set(siren.pieces.map(({ pass }) => pass))];
   return passes.map((pass) => {
     const pieces = siren.pieces.filter((piece) => piece.pass === pass);

@@ -1,4 +1,5 @@
 import { fewMoreThenHome, type FewMore } from '../ladder/index.ts';
+import { turnsIn } from './fellows.ts';
 import type { RunKey, RunState, RunStep } from './run.types.ts';
 
 /** The step being worked on, if the run is not over. */
@@ -47,7 +48,8 @@ export function fewMore(state: RunState, more: number, seconds: number): FewMore
   const step = currentStep(state);
   const key = currentKey(state);
   if (!step?.ladder || !key || !state.begun || key.leg !== step.keys[0]?.leg) return undefined;
-  return fewMoreThenHome(step.ladder, key.tonic, key.leg === 'down' ? -1 : 1, more, seconds);
+  const alone = seconds / turnsIn(step, key);
+  return fewMoreThenHome(step.ladder, key.tonic, key.leg === 'down' ? -1 : 1, more, alone);
 }
 
 /**

@@ -3,6 +3,7 @@ import type { ExerciseKind } from '../limits/index.ts';
 import type { Help, Pace } from '../shelf/index.ts';
 import type { Mark } from '../past/index.ts';
 import type { StillCourse } from '../still/index.ts';
+import type { PitchRange } from '../voice/index.ts';
 import type { StepResult, Stop, SungKey } from './run.schema.ts';
 
 /** One key to sing, or one pass of a glide. Pitches MIDI; seconds from cue to the end of the breath after it. */
@@ -20,6 +21,18 @@ export interface RunKey {
   readonly manner?: string;
   /** Left out the first time through the ladder. */
   readonly pass?: 2;
+}
+
+/** Another singer of a run, in a step that is theirs to sing today. Pitches MIDI. */
+export interface Fellow {
+  readonly id: string;
+  /** Semitones from the keys of who leads; whole octaves. */
+  readonly octave: number;
+  readonly floor: number;
+  readonly ceiling: number;
+  readonly avoid: readonly PitchRange[];
+  /** A glide is through each voice’s own range: these are this one’s passes. */
+  readonly passes?: readonly RunKey[];
 }
 
 /** A step as it stands in the run; a step without pitch has no keys. */
@@ -54,7 +67,14 @@ export interface RunStep {
   readonly mirror?: boolean;
   /** Resistance 1–4 of occluded work. */
   readonly resistance?: number;
+  /** Who sings it besides who leads; left out in a run of one singer. */
+  readonly fellows?: readonly Fellow[];
+  /** Each key is sung by one after the other. */
+  readonly isInTurn?: boolean;
 }
+
+/** A stop, and whose it was; in a run of one nobody is named. */
+export type RunStop = Stop & { readonly singers?: readonly string[] };
 
 /** A run on its way: plain data, so that it can be kept and taken up again. */
 export interface RunState {
@@ -66,7 +86,13 @@ export interface RunState {
   readonly marks: readonly Mark[];
   readonly sung: readonly SungKey[];
   /** What stopped which step, in order. */
-  readonly stops: readonly Stop[];
+  readonly stops: readonly RunStop[];
+  /** What those who sing along sang; a key that was sung together has the same id for all. */
+  readonly fellowsSung?: readonly { readonly singer: string; readonly key: SungKey }[];
+  /** Whose turn it is in the key that is on: nought is who leads. */
+  readonly turn?: number;
+  /** Whom marks are for while several sing at once; left out all of them. */
+  markedSinger?: string;
   /** What became of the steps without pitch, in order. */
   readonly results?: readonly StepResult[];
   /** While stopped: the id of the key that was being sung. */
@@ -90,6 +116,8 @@ export type RunAction =
   /** The part of a step without pitch that is on is over. */
   | { readonly type: 'end-part'; readonly elapsed: number }
   | { readonly type: 'mark'; readonly mark: Mark; readonly id: string }
+  /** Whom marks are for from here on; null for all who sing. */
+  | { readonly type: 'mark-singer'; readonly singer: string | null }
   /** `level` 0–10; over four stops the step. */
   | { readonly type: 'effort'; readonly level: number; readonly id: string }
   /** The stop was pressed by mistake. */

@@ -1,5 +1,6 @@
 import { STOP_MARKS } from '../past/index.ts';
 import { enter } from './enter-key.ts';
+import { singersMeant } from './fellows.ts';
 import { currentStep } from './run-queries.ts';
 import type { StopCause } from './run.schema.ts';
 import type { RunAction, RunState } from './run.types.ts';
@@ -23,10 +24,18 @@ export function mark(state: RunState, action: Extract<RunAction, { type: 'mark' 
   return stop(marked, action.mark, action.id);
 }
 
+/** Whom marks are for from here on. */
+export function markedSinger(state: RunState, singer: string | null): RunState {
+  const rest = { ...state };
+  delete rest.markedSinger;
+  return singer === null ? rest : { ...rest, markedSinger: singer };
+}
+
 /** Stops the step; the key being sung is held with its marks, and kept when the stop is gone on from. */
 function stop(state: RunState, cause: StopCause, id: string): RunState {
-  const stepId = currentStep(state)?.stepId ?? '';
-  const stops = [...state.stops, { stepId, mark: cause }];
+  const step = currentStep(state);
+  const singers = singersMeant(state);
+  const stops = [...state.stops, { stepId: step?.stepId ?? '', mark: cause, ...(singers.length > 0 && { singers }) }];
   return { ...state, phase: 'stopped', stops, ...(state.begun && { heldKeyId: id }) };
 }
 

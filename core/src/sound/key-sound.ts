@@ -19,6 +19,8 @@ export interface KeySoundInput {
   readonly avoid: readonly PitchRange[];
   /** Who sounds; left out the tune is played with the student. */
   readonly help?: Help;
+  /** Semitones at which the tune and its first note sound as well, for those who sing it there. */
+  readonly octaves?: readonly number[];
   /** Left out as usual: the chord, then the first note, no click. */
   readonly choices?: SoundChoices;
 }
@@ -36,12 +38,22 @@ function firstSounding(pattern: Pattern): SoundingEvent | undefined {
 }
 
 /** Alone the student is given the first note and nothing else, whatever is usual. */
-function cueEvents({ pattern, tonic, cueBeats, tempo, avoid, help, choices }: KeySoundInput): SoundEvent[] {
+function cueEvents({
+  pattern,
+  tonic,
+  cueBeats,
+  tempo,
+  avoid,
+  help,
+  octaves = [],
+  choices,
+}: KeySoundInput): SoundEvent[] {
   const seconds = (cueBeats * 60) / tempo;
   const first = firstSounding(pattern);
   if (seconds === 0 || !first) return [];
   const { bass, notes } = voiceChord(tonic, pattern.mode, avoid);
-  const pitches = { bass: bass === null ? [] : [bass], chord: notes, 'first-note': [tonic + first.from] };
+  const firstNotes = [0, ...octaves].map((octave) => tonic + octave + first.from);
+  const pitches = { bass: bass === null ? [] : [bass], chord: notes, 'first-note': firstNotes };
   const times = CUE_TIMES[help === 'alone' ? 'note' : (choices ?? USUAL_SOUND).cue];
   return (['bass', 'chord', 'first-note'] as const).flatMap((role) => {
     const [from, to] = times[role] ?? [0, 0];
@@ -102,7 +114,7 @@ function byLoudness(events: readonly SoundEvent[], { levels }: SoundChoices): re
  * @example a pattern in C at 120 bpm with a cue of 4 beats: the chord at 0 s, the first note at 1 s, the tune from 2 s
  */
 export function keySound(input: KeySoundInput): readonly SoundEvent[] {
-  const { pattern, tonic, tempo, cueBeats, help = 'together', choices = USUAL_SOUND } = input;
+  const { pattern, tonic, tempo, cueBeats, help = 'together', octaves = [], choices = USUAL_SOUND } = input;
   let clock = (cueBeats * 60) / tempo;
   const tune = pattern.events.flatMap((event, index) => {
     const startSeconds = clock;
@@ -117,7 +129,9 @@ export function keySound(input: KeySoundInput): readonly SoundEvent[] {
       midi: note.midi + tonic,
     }));
   });
-  const played = PLAYS_TUNE[help] ? shownAt(tune, input) : [];
+  const further = octaves.flatMap((octave) => tune.map((event) => ({ ...event, midi: event.midi + octave })));
+  const inOrder = [...tune, ...further].sort((one, other) => one.startSeconds - other.startSeconds);
+  const played = PLAYS_TUNE[help] ? shownAt(inOrder, input) : [];
   return byLoudness(
     [...cueEvents(input), ...played, ...clickSound(choices.click, tempo, cueBeats, pattern.beats)],
     choices,

@@ -1,8 +1,19 @@
-import { conduct, type Condition, type RunAction, type RunState } from '@soft-lark/core';
+import { conduct, partOfRun, runOf, type Condition, type RunAction, type RunState } from '@soft-lark/core';
 import { useMemo, useSyncExternalStore } from 'react';
+import { v7 } from 'uuid';
 import type { SentHomeRun } from '../api/home.queries.ts';
 import type { SentRun } from '../api/runs.queries.ts';
 import { isRecord, keepOnDevice, readDevice, readParsed } from '../device/device-store.ts';
+
+/** Another singer of a run: the run becomes one of theirs too, when it is closed. */
+export interface KeptFellow {
+  readonly studentId: string;
+  readonly name: string;
+  readonly conditions: readonly Condition[];
+  readonly plan: SentRun['plan'];
+  /** The id of their own run. */
+  readonly runId: string;
+}
 
 /** A run as this device has it. It stays here until the server has all of it. */
 export interface KeptRun {
@@ -22,6 +33,8 @@ export interface KeptRun {
   readonly state: RunState;
   readonly ease?: number;
   readonly note: string;
+  /** Who sang along; left out in a run of one. */
+  readonly fellows?: readonly KeptFellow[];
   /** The closing card is done with. */
   readonly isClosed: boolean;
   readonly revision: number;
@@ -115,14 +128,52 @@ export function actOnRun(id: string, action: RunAction, now: Date): void {
   });
 }
 
+/** What each who sang along did, as a run of their own. */
+function runsOfFellows(run: KeptRun): readonly KeptRun[] {
+  return (run.fellows ?? []).flatMap(({ studentId, conditions, plan, runId }): readonly KeptRun[] => {
+    const { sung, stops, results } = partOfRun(run.state, studentId);
+    if (sung.length + stops.length + results.length === 0) return [];
+    // What was sung together has one id in the run that was led; on the server each key has its own.
+    const own = sung.map((key) => ({ ...key, id: v7() }));
+    const { routineId, routineName, routineVersion, startedAt, endedAt } = run;
+    return [
+      {
+        id: runId,
+        studentId,
+        routineId,
+        routineName,
+        ...(routineVersion !== undefined && { routineVersion }),
+        startedAt,
+        ...(endedAt !== undefined && { endedAt }),
+        conditions,
+        plan,
+        state: { ...runOf([]), phase: 'finished', sung: own, stops, results },
+        note: '',
+        isClosed: true,
+        revision: 1,
+        sentRevision: 0,
+      },
+    ];
+  });
+}
+
+/** Closes a run, and hands those who sang along what is theirs. */
+function close(id: string, next: (run: KeptRun) => KeptRun): void {
+  write(
+    read().flatMap((run) => {
+      if (run.id !== id) return [run];
+      const closed = { ...next(run), isClosed: true, revision: run.revision + 1 };
+      return run.isClosed ? [closed] : [closed, ...runsOfFellows(closed)];
+    }),
+  );
+}
+
 /** Ends a run where it stands, without a closing card. */
 export function endRun(id: string, now: Date): void {
-  change(id, (run) => ({
+  close(id, (run) => ({
     ...run,
     state: { ...run.state, phase: 'finished' },
     endedAt: run.endedAt ?? now.toISOString(),
-    isClosed: true,
-    revision: run.revision + 1,
   }));
 }
 
@@ -143,13 +194,7 @@ function changedKeys(
 
 /** What the closing card asked for. */
 export function closeRun(id: string, { ease, note }: { readonly ease?: number; readonly note: string }): void {
-  change(id, (run) => ({
-    ...run,
-    ...(ease !== undefined && { ease }),
-    note,
-    isClosed: true,
-    revision: run.revision + 1,
-  }));
+  close(id, (run) => ({ ...run, ...(ease !== undefined && { ease }), note }));
 }
 
 /** Keys of one sending; a run that was sung without a connection goes in several. */
@@ -178,6 +223,7 @@ export function sentRun(id: string, revision: number, keys: number): void {
 export function sendableFromHome(run: KeptRun): SentHomeRun {
   const { routineId, routineName, startedAt, endedAt, conditions, plan, state, ease, note, revision } = run;
   const { sentKeys = 0 } = run;
+  const { sung, stops, results } = partOfRun(state);
   return {
     routineId,
     routineName,
@@ -185,10 +231,10 @@ export function sendableFromHome(run: KeptRun): SentHomeRun {
     ...(endedAt !== undefined && { endedAt }),
     conditions: [...conditions],
     plan,
-    sung: state.sung.slice(sentKeys, sentKeys + KEYS_AT_ONCE).map((key) => ({ ...key, marks: [...key.marks] })),
+    sung: sung.slice(sentKeys, sentKeys + KEYS_AT_ONCE).map((key) => ({ ...key, marks: [...key.marks] })),
     sungBefore: sentKeys,
-    stops: state.stops.map((stop) => ({ ...stop })),
-    results: [...(state.results ?? [])],
+    stops: [...stops],
+    results: [...results],
     ...(ease !== undefined && { ease }),
     note,
     revision,

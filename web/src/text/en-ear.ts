@@ -26,6 +26,7 @@ export const ear = {
   why: {
     child: 'A child’s voice is heard by you alone.',
     ease: 'In this step only ease is watched; nothing is listened for.',
+    several: 'Two voices cannot be told apart; nothing is listened for where several sing.',
     glide: 'A glide has no one pitch to listen for.',
     shown: 'The piano shows this key; it is listened to when the student sings.',
     piano: 'The piano plays along in this key. In headphones, or on its cue alone, the singer is listened to.',

@@ -1,4 +1,5 @@
 import { Button, Checkbox, Group, Textarea, TextInput, Title, UnstyledButton } from '@mantine/core';
+import { partOfRun } from '@soft-lark/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -61,6 +62,19 @@ function EaseQuestion({
         ))}
       </div>
     </div>
+  );
+}
+
+/** What those who sang along did; it is kept with each of them. */
+function FellowsWords({ run: { fellows = [], state } }: { readonly run: KeptRun }): ReactElement {
+  const { t } = useTranslation();
+  return (
+    <>
+      {fellows.map(({ studentId, name }) => {
+        const sung = partOfRun(state, studentId).sung.filter(({ outcome }) => outcome === 'sung');
+        return <p key={studentId}>{t('piano.singers.did', { name, count: sung.length })}</p>;
+      })}
+    </>
   );
 }
 
@@ -159,6 +173,7 @@ export function ClosingCard({ run, routine, student }: ClosingCardProps): ReactE
       </header>
       <Title order={1}>{t('piano.closing')}</Title>
       <SungWords run={run} />
+      <FellowsWords run={run} />
       <FlightAsSung run={run} />
       <EaseQuestion value={ease} onChange={setEase} />
       <Textarea

@@ -3,7 +3,6 @@ import { USUAL_RULES, type GateOutcome, type LaidRoutine } from '@soft-lark/core
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import type { VoiceLock } from '../../api/gate.queries.ts';
 import type { KeptRun } from '../../runs/run-store.ts';
 import { wakePiano } from '../../sound/piano.ts';
 import { Brand } from '../../shell/brand.tsx';
@@ -11,23 +10,15 @@ import { useShown } from '../../shell/use-shown.ts';
 import { clockText, dayText, momentText } from '../../text/times.ts';
 import { WithTerms } from '../../ui/with-terms.tsx';
 import { LessonLines } from '../../ui/lesson-lines.tsx';
+import { FellowsGate } from './fellows-gate.tsx';
 import { GateQuestions } from './gate-questions.tsx';
 import { LockPanel } from './lock-panel.tsx';
+import { useLockSentence } from './lock-sentence.ts';
 import { todaysTop } from '../../flight/pitch-scale.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { SoundState } from './sound-state.tsx';
-import { useGate, type GateProps } from './use-gate.ts';
+import { useGate, type GateProps, type GateState } from './use-gate.ts';
 import classes from './gate.module.css';
-
-/** What a lock says: by its reason where this gate led to it, else by its level. */
-function useLockSentence(): (level: VoiceLock['level'], reason?: GateOutcome['reason']) => string {
-  const { t } = useTranslation();
-  return (level, reason) => {
-    if (level === 'urgent') return t('gate.urgent');
-    if (level === 'see-someone') return t('gate.seeSomeone');
-    return t(`gate.notToday.${reason === 'pain' || reason === 'voice-gone' ? reason : 'other'}`);
-  };
-}
 
 interface OutcomeProps {
   readonly outcome: GateOutcome;
@@ -70,6 +61,21 @@ function Outcome({ outcome, isEmpty, cutTo, before, after }: OutcomeProps): Reac
         {!isEmpty && <Difference before={before} after={after} />}
       </p>
     </>
+  );
+}
+
+/** What the gate says below its questions: what they come to, or what is still to be answered. */
+function Said({ outcome, ...laid }: Omit<OutcomeProps, 'outcome'> & Pick<GateState, 'outcome'>): ReactElement {
+  const { t } = useTranslation();
+  const sentenceOf = useLockSentence();
+  return (
+    <div className={classes['outcome']} aria-live="polite">
+      {outcome?.open && <Outcome outcome={outcome} {...laid} />}
+      {!outcome && <p>{t('gate.waits')}</p>}
+      {outcome?.open === false && (outcome.level === 'urgent' || outcome.level === 'not-today') && (
+        <p className={classes['locked']}>{sentenceOf(outcome.level, outcome.reason)}</p>
+      )}
+    </div>
   );
 }
 
@@ -122,7 +128,22 @@ export function Gate(props: GateProps): ReactElement {
   const { student, conditions, lock, painOn } = today;
   const { isShared } = useShown();
   const sentenceOf = useLockSentence();
-  const { answers, answer, outcome, context, before, after, isCut, isEmpty, isShut, isSpared, begin } = useGate(props);
+  const {
+    answers,
+    answer,
+    outcome,
+    context,
+    before,
+    after,
+    isCut,
+    isEmpty,
+    isShut,
+    isSpared,
+    fellows,
+    mayBegin,
+    seconds,
+    begin,
+  } = useGate(props);
   return (
     <main className={classes['gate']}>
       <GateHead routine={routine} today={today} />
@@ -153,29 +174,16 @@ export function Gate(props: GateProps): ReactElement {
             answers={answers}
             onAnswer={answer}
           />
+          <FellowsGate fellows={fellows} seconds={seconds} />
           {!isShared && (
             <LessonLines studentId={student.id} routineId={routine.id} steps={before.steps} context={context} />
           )}
-          <div className={classes['outcome']} aria-live="polite">
-            {outcome?.open && (
-              <Outcome
-                outcome={outcome}
-                isEmpty={isEmpty}
-                cutTo={isCut ? after.seconds : null}
-                before={before}
-                after={after}
-              />
-            )}
-            {!outcome && <p>{t('gate.waits')}</p>}
-            {outcome?.open === false && (outcome.level === 'urgent' || outcome.level === 'not-today') && (
-              <p className={classes['locked']}>{sentenceOf(outcome.level, outcome.reason)}</p>
-            )}
-          </div>
+          <Said outcome={outcome} isEmpty={isEmpty} cutTo={isCut ? after.seconds : null} before={before} after={after} />
         </>
       )}
       <Group>
         {!isShut && (
-          <Button variant="filled" size="xl" disabled={!outcome?.open || isEmpty} onClick={begin}>
+          <Button variant="filled" size="xl" disabled={!mayBegin} onClick={begin}>
             {broken ? t('piano.startAfresh') : t('piano.begin')}
           </Button>
         )}

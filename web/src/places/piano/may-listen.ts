@@ -1,7 +1,7 @@
 import { currentKey, currentStep, wantedNotes, type RunState, type WantedNote } from '@soft-lark/core';
 
 /** Why a key is not listened to, in a word the catalogue knows. */
-export type NotHeard = 'child' | 'ease' | 'glide' | 'shown' | 'piano';
+export type NotHeard = 'child' | 'ease' | 'glide' | 'shown' | 'piano' | 'several';
 
 interface Asked {
   readonly isChild: boolean;
@@ -16,8 +16,10 @@ export function toListenFor(
   state: RunState,
   { isChild, isJudged, isPianoAway }: Asked,
 ): { readonly wanted: readonly WantedNote[] } | { readonly why: NotHeard } {
-  const pattern = currentStep(state)?.ladder?.pattern;
+  const { ladder, fellows = [] } = currentStep(state) ?? {};
+  const pattern = ladder?.pattern;
   const key = currentKey(state);
+  if (fellows.length > 0) return { why: 'several' };
   if (isChild) return { why: 'child' };
   if (!isJudged) return { why: 'ease' };
   const wanted = pattern && key ? wantedNotes(pattern, key.tonic, key.tempo) : [];

@@ -1,6 +1,15 @@
 import { UnstyledButton, useMatches } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
-import { currentKey, currentStep, momentOf, type Exercise, type RunState, type StillMoment } from '@soft-lark/core';
+import {
+  currentKey,
+  currentStep,
+  fellowNow,
+  keySungNow,
+  momentOf,
+  type Exercise,
+  type RunState,
+  type StillMoment,
+} from '@soft-lark/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -159,7 +168,7 @@ export function NowPanel({ running, state, exercise, studentId, ear }: NowPanelP
   const past = useQuery(historyQuery(studentId)).data?.lastSung ?? [];
   const last = past.find(({ exerciseId }) => exerciseId === exercise?.id);
   const step = currentStep(state);
-  const key = currentKey(state);
+  const key = keySungNow(state);
   if (!step || !key) {
     return <StillNow running={running} state={state} exercise={exercise} studentId={studentId} ear={ear} />;
   }
@@ -180,7 +189,7 @@ export function NowPanel({ running, state, exercise, studentId, ear }: NowPanelP
           {isGlide
             ? t('piano.glideNow', { index: state.keyIndex + 1, count: step.keys.length })
             : t('piano.nowAt', { tempo: Math.round(key.tempo) })}
-          {last && ` · ${t('course.lastTime', { result: sungWords(last, exercise) })}`}
+          {last && !fellowNow(state) && ` · ${t('course.lastTime', { result: sungWords(last, exercise) })}`}
         </small>
         <output className={`${classes['letter'] ?? ''} heading`} data-glide={isGlide}>
           {keyWords(step, key)}

@@ -1,4 +1,4 @@
-import { countdownOf, currentKey, currentStep, type Exercise, type RunState } from '@soft-lark/core';
+import { countdownOf, currentStep, keySungNow, type Exercise, type RunState } from '@soft-lark/core';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
 import { markText } from '../../text/mark-text.ts';
@@ -13,7 +13,7 @@ interface RunSaysProps {
 export function RunSays({ state, exercise }: RunSaysProps): ReactElement {
   const { t } = useTranslation();
   const step = currentStep(state);
-  const key = currentKey(state);
+  const key = keySungNow(state);
   const count = countdownOf(state);
   const isLast = count !== null && count.keys <= 1;
   return (

@@ -27,6 +27,7 @@ import { ReadyCard } from './ready-card.tsx';
 import { RunHead } from './run-head.tsx';
 import { RunSays } from './run-says.tsx';
 import { SayBand } from './say-band.tsx';
+import { Singers } from './singers.tsx';
 import { StopCard } from './stop-card.tsx';
 import { useFarSide } from './use-far-side.ts';
 import { useListenedRun } from './use-listened-run.ts';
@@ -88,7 +89,7 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
   useSpokenCount(speaks, state, running.going?.id ?? null, currentKey(state)?.cueSeconds ?? 0);
   if (!step) return <OpenRun running={running} run={run} today={today} shelf={shelf} />;
   return (
-    <main className={classes['run']}>
+    <main className={classes['run']} data-several={run.fellows !== undefined}>
       <RunHead
         running={running}
         run={run}
@@ -101,6 +102,7 @@ export function RunScreen({ run, routine, today, shelf }: RunScreenProps): React
         onHandOver={handOver}
       />
       <RunSays state={state} exercise={exercise} />
+      <Singers running={running} run={run} leader={today.student.name} />
       <NowPanel running={running} state={state} exercise={exercise} studentId={run.studentId} ear={ear} />
       <SayBand running={running} state={state} exercise={exercise} approach={approach} far={far} />
       <footer>

@@ -1,7 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import {
-  gateOutcome,
-  isCleared,
   minutesToday,
   shortenedForToday,
   startRun,
@@ -21,8 +19,10 @@ import { useCondition } from '../../api/use-condition.ts';
 import { endRun, keepRun, type KeptRun } from '../../runs/run-store.ts';
 import { loadPiano, wakePiano } from '../../sound/piano.ts';
 import { useNow } from '../../ui/clock.ts';
+import { gateDay } from './gate-day.ts';
 import type { Answers } from './gate-questions.tsx';
 import { pitchesOf, plannedSteps } from './run-plan.ts';
+import { useFellows, type FellowsAtGate } from './use-fellows.ts';
 
 export interface GateProps {
   readonly routine: Routine;
@@ -33,7 +33,7 @@ export interface GateProps {
 }
 
 /** What the gate comes to as far as it is answered. */
-interface GateState {
+export interface GateState {
   readonly answers: Answers;
   readonly answer: (next: Answers) => void;
   /** What the answers come to; nothing while one is missing. */
@@ -48,6 +48,11 @@ interface GateState {
   readonly isShut: boolean;
   /** A run that hurt today leaves gentle work for today. */
   readonly isSpared: boolean;
+  /** Those of the group who sing along. */
+  readonly fellows: FellowsAtGate;
+  readonly mayBegin: boolean;
+  /** Of the run as it would begin, turns of several singers in it. */
+  readonly seconds: number;
   readonly begin: () => void;
 }
 
@@ -56,28 +61,22 @@ export function useGate({ routine, today, shelf, broken, onBegin }: GateProps): 
   const queries = useQueryClient();
   const now = useNow();
   const lay = useLay();
-  const { student, conditions, lock, painOn } = today;
+  const { student } = today;
   const setCondition = useCondition(student.id);
   const locking = useLocking(student.id);
   const [answers, setAnswers] = useState<Answers>({});
   const todaysDate = useQuery(sessionQuery).data?.today ?? '';
-  const hasClearance = isCleared(student.voice.clearedOn, todaysDate);
-  const answered = gateOutcome(answers, conditions, hasClearance);
-  const isReferred = lock?.level === 'see-someone';
-  // A run that hurt today leaves gentle work for today, whatever the answers are now.
-  const isSpared = isReferred || (painOn !== null && painOn === todaysDate);
-  const outcome = answered?.open && isSpared ? { ...answered, allowance: 'gentle' as const } : answered;
-  const day = outcome?.open ? { ...today, ...outcome, conditions: [...outcome.conditions] } : today;
+  const { outcome, day, isShut, isSpared, isReferred } = gateDay(today, answers, todaysDate);
+  const fellows = useFellows({ routine, shelf });
   const context = useRoutineContext(day, shelf, now, routine.kind);
-  const minutes = minutesToday(outcome?.length, routine.minutes);
+  const minutes = fellows.minutes(minutesToday(outcome?.length, routine.minutes));
   const isCut = minutes < routine.minutes;
   const steps = isCut ? shortenedForToday(routine.steps, minutes, context) : routine.steps;
   const before = useMemo(() => lay(routine, today, shelf, now), [lay, routine, today, shelf, now]);
   const laid = lay({ ...routine, steps }, day, shelf, now);
   const isOpen = routine.steps.length === 0;
-  const plan = startRun(laid, isOpen);
+  const plan = fellows.join(startRun(laid, isOpen), steps, context, minutes * 60);
   const isEmpty = plan.steps.length === 0 && !isOpen;
-  const isShut = lock !== null && !isReferred;
 
   // The first keys are wanted before the last answer.
   const pitches = pitchesOf(plan).join(' ');
@@ -87,16 +86,17 @@ export function useGate({ routine, today, shelf, broken, onBegin }: GateProps): 
 
   const answer = (next: Answers): void => {
     setAnswers(next);
-    const { level, open } = gateOutcome(next, conditions, hasClearance) ?? { level: 'clear', open: true };
+    const { level, open } = gateDay(today, next, todaysDate).outcome ?? { level: 'clear', open: true };
     if (!open && (level === 'urgent' || level === 'not-today')) locking.lock(level);
   };
 
   const begin = (): void => {
-    if (!outcome?.open) return;
+    if (!outcome?.open || !fellows.mayBegin) return;
     void wakePiano();
     if (broken) endRun(broken.id, new Date());
     setCondition(outcome.conditions);
     if (outcome.level === 'see-someone' && !isReferred) locking.lock('see-someone');
+    const kept = fellows.kept(plan);
     const run: KeptRun = {
       id: v7(),
       studentId: student.id,
@@ -108,6 +108,7 @@ export function useGate({ routine, today, shelf, broken, onBegin }: GateProps): 
       plan: plannedSteps(plan),
       state: plan,
       note: '',
+      ...(kept.length > 0 && { fellows: kept }),
       isClosed: false,
       revision: 1,
       sentRevision: 0,
@@ -117,5 +118,22 @@ export function useGate({ routine, today, shelf, broken, onBegin }: GateProps): 
     onBegin(run.id);
   };
 
-  return { answers, answer, outcome, context, before, after: laid, isCut, isEmpty, isShut, isSpared, begin };
+  const mayBegin = outcome?.open === true && !isEmpty && fellows.mayBegin;
+  const seconds = plan.steps.reduce((sum, step) => sum + step.seconds, 0);
+  return {
+    answers,
+    answer,
+    outcome,
+    context,
+    before,
+    after: laid,
+    isCut,
+    isEmpty,
+    isShut,
+    isSpared,
+    fellows,
+    mayBegin,
+    seconds,
+    begin,
+  };
 }

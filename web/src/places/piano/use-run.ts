@@ -1,6 +1,6 @@
 import {
-  currentKey,
   currentStep,
+  keySungNow,
   secondsForStep,
   LONGEST_HOLD_SECONDS,
   momentOf,
@@ -123,8 +123,9 @@ function useActs(state: RunState, heard: boolean, does: Running['does']): NamedA
 export function useRun(run: KeptRun, partsOf: PartsOf, playsOn: boolean, elsewhere?: SoundElsewhere): Running {
   const { state } = run;
   const step = currentStep(state);
-  const key = currentKey(state);
-  const moment = `${String(state.stepIndex)}/${String(state.keyIndex)}/${String(state.sung.length)}/${String(state.begun)}`;
+  const key = keySungNow(state);
+  const sungSoFar = state.sung.length + (state.fellowsSung?.length ?? 0);
+  const moment = [state.stepIndex, state.keyIndex, state.turn ?? 0, sungSoFar, state.begun].join('/');
   const isGoing = state.phase === 'singing' && state.begun;
   const { elapsed, spent } = useRunClock(run.startedAt, moment, isGoing);
   const room = secondsForStep(state, spent, elapsed);
