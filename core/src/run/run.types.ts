@@ -74,7 +74,7 @@ export interface RunStep {
 }
 
 /** A stop, and whose it was; in a run of one nobody is named. */
-export type RunStop = Stop & { readonly singers?: readonly string[] };
+type RunStop = Stop & { readonly singers?: readonly string[] };
 
 /** A run on its way: plain data, so that it can be kept and taken up again. */
 export interface RunState {

@@ -132,7 +132,8 @@ export function actOnRun(id: string, action: RunAction, now: Date): void {
 function runsOfFellows(run: KeptRun): readonly KeptRun[] {
   return (run.fellows ?? []).flatMap(({ studentId, conditions, plan, runId }): readonly KeptRun[] => {
     const { sung, stops, results } = partOfRun(run.state, studentId);
-    if (sung.length + stops.length + results.length === 0) return [];
+    const hasDone = sung.length + stops.length > 0 || results.some(({ outcome }) => outcome !== 'passed-over');
+    if (!hasDone) return [];
     // What was sung together has one id in the run that was led; on the server each key has its own.
     const own = sung.map((key) => ({ ...key, id: v7() }));
     const { routineId, routineName, routineVersion, startedAt, endedAt } = run;

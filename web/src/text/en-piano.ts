@@ -124,8 +124,9 @@ export const piano = {
     higher_other: '{{name}} {{count}} octaves higher',
     marksFor: 'Marks are for',
     all: 'All',
-    did_one: '{{name}}: {{count}} key, in a run of their own.',
-    did_other: '{{name}}: {{count}} keys, in a run of their own.',
+    did_one: '{{name}} {{count}} key',
+    did_other: '{{name}} {{count}} keys',
+    own: 'Besides, each in a run of their own: {{singers}}.',
   },
   vowel: 'other vowel',
   vowelHint:

@@ -66,16 +66,13 @@ function EaseQuestion({
 }
 
 /** What those who sang along did; it is kept with each of them. */
-function FellowsWords({ run: { fellows = [], state } }: { readonly run: KeptRun }): ReactElement {
+function FellowsWords({ run: { fellows = [], state } }: { readonly run: KeptRun }): ReactElement | null {
   const { t } = useTranslation();
-  return (
-    <>
-      {fellows.map(({ studentId, name }) => {
-        const sung = partOfRun(state, studentId).sung.filter(({ outcome }) => outcome === 'sung');
-        return <p key={studentId}>{t('piano.singers.did', { name, count: sung.length })}</p>;
-      })}
-    </>
-  );
+  const told = fellows.map(({ studentId, name }) => {
+    const sung = partOfRun(state, studentId).sung.filter(({ outcome }) => outcome === 'sung');
+    return t('piano.singers.did', { name, count: sung.length });
+  });
+  return told.length === 0 ? null : <p>{t('piano.singers.own', { singers: told.join(', ') })}</p>;
 }
 
 /** From where to where was sung, and how much of what was planned. */

@@ -178,7 +178,13 @@ export function Gate(props: GateProps): ReactElement {
           {!isShared && (
             <LessonLines studentId={student.id} routineId={routine.id} steps={before.steps} context={context} />
           )}
-          <Said outcome={outcome} isEmpty={isEmpty} cutTo={isCut ? after.seconds : null} before={before} after={after} />
+          <Said
+            outcome={outcome}
+            isEmpty={isEmpty}
+            cutTo={isCut ? after.seconds : null}
+            before={before}
+            after={after}
+          />
         </>
       )}
       <Group>

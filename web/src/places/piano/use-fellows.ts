@@ -3,6 +3,7 @@ import {
   minutesToday,
   refitRun,
   withFellows,
+  type Exercise,
   type Joining,
   type RoutineContext,
   type RoutineStep,
@@ -13,6 +14,7 @@ import { useState } from 'react';
 import { v7 } from 'uuid';
 import { groupsQuery } from '../../api/groups.queries.ts';
 import { dayContext, ofKind, useStudioAnswers } from '../../api/lay.ts';
+import type { Routine } from '../../api/routines.queries.ts';
 import { sessionQuery } from '../../api/session.queries.ts';
 import { studentTodayQuery, type StudentToday } from '../../api/students.queries.ts';
 import type { KeptFellow } from '../../runs/run-store.ts';
@@ -20,7 +22,6 @@ import { useNow } from '../../ui/clock.ts';
 import { gateDay, type GateDay } from './gate-day.ts';
 import type { Answers } from './gate-questions.tsx';
 import { plannedFor } from './run-plan.ts';
-import type { GateProps } from './use-gate.ts';
 
 /** One who may sing along. */
 export interface FellowAtGate {
@@ -48,7 +49,7 @@ export interface FellowsAtGate {
 }
 
 /** The other singers of a routine that is led for a group, each asked what the gate asks. */
-export function useFellows({ routine, shelf }: Pick<GateProps, 'routine' | 'shelf'>): FellowsAtGate {
+export function useFellows(routine: Routine, shelf: ReadonlyMap<string, Exercise>): FellowsAtGate {
   const now = useNow(600);
   const studio = useStudioAnswers();
   const todaysDate = useQuery(sessionQuery).data?.today ?? '';

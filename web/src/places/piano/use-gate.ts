@@ -67,7 +67,7 @@ export function useGate({ routine, today, shelf, broken, onBegin }: GateProps): 
   const [answers, setAnswers] = useState<Answers>({});
   const todaysDate = useQuery(sessionQuery).data?.today ?? '';
   const { outcome, day, isShut, isSpared, isReferred } = gateDay(today, answers, todaysDate);
-  const fellows = useFellows({ routine, shelf });
+  const fellows = useFellows(routine, shelf);
   const context = useRoutineContext(day, shelf, now, routine.kind);
   const minutes = fellows.minutes(minutesToday(outcome?.length, routine.minutes));
   const isCut = minutes < routine.minutes;

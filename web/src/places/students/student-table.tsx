@@ -9,10 +9,22 @@ import { lessonsQuery, type Student } from '../../api/students.queries.ts';
 import { useDraftFor } from '../../api/use-new-routine.ts';
 import { writeNote } from '../../text/note-names.ts';
 import { useNow } from '../../ui/clock.ts';
+import { Shape } from '../../ui/shape.tsx';
 import { recentDayText, timeText, weekdayText } from '../../text/times.ts';
 import classes from './students.module.css';
 
 const HEADERS = ['name', 'voice', 'measured', 'lessons', 'lastSung', 'ready'] as const;
+
+/** What stands beside the names; what could not be read is waited for no longer. */
+function useBeside() {
+  const [lessons, runs, routines] = [useQuery(lessonsQuery), useQuery(lastRunsQuery), useQuery(routinesQuery())];
+  return {
+    lessons: lessons.data ?? [],
+    lastRuns: new Map((runs.data ?? []).map((run) => [run.studentId, run])),
+    routines: routines.data ?? [],
+    isComing: [lessons, runs, routines].some(({ isLoading }) => isLoading),
+  };
+}
 
 /** Students with what they are sung with next; a row opens the student, its button begins. */
 export function StudentTable({ students }: { readonly students: readonly Student[] }): ReactElement {
@@ -20,10 +32,9 @@ export function StudentTable({ students }: { readonly students: readonly Student
   const navigate = useNavigate();
   const now = useNow();
   const { draftFor, isPending } = useDraftFor();
-  const lessons = useQuery(lessonsQuery).data ?? [];
-  const lastRuns = new Map((useQuery(lastRunsQuery).data ?? []).map((run) => [run.studentId, run]));
-  // The latest first: of several the first that is met.
-  const routines = useQuery(routinesQuery()).data ?? [];
+  const { lessons, lastRuns, routines, isComing } = useBeside();
+  // Rows that grow under a finger let it press the wrong student.
+  if (isComing) return <Shape rows={8} height={44} />;
   const lessonsOf = (id: string): string =>
     lessons
       .filter(({ studentId }) => studentId === id)
@@ -41,6 +52,7 @@ export function StudentTable({ students }: { readonly students: readonly Student
       <Table.Tbody>
         {students.map(({ id, name, voice }) => {
           const last = lastRuns.get(id);
+          // The latest first: of several the first that is met.
           const routine = routines.find(({ studentId, groupId }) => studentId === id && groupId === undefined);
           const { measured } = voice;
           return (

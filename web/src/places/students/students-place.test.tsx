@@ -14,7 +14,7 @@ test.each<[string, readonly unknown[], string]>([
 ])('%s: the heading counts', async (_, students, heading) => {
   openPage('/students', { 'GET /api/students': students });
   expect(await screen.findByRole('heading', { name: heading })).toBeVisible();
-  expect(screen.queryAllByRole('row')).toHaveLength(students.length + 1);
+  expect(await screen.findAllByRole('row')).toHaveLength(students.length + 1);
 });
 
 const unmeasured: Schemas['VoiceFile'] = { type: 'bass', style: 'jazz', goals: [], bridges: [], avoid: [] };
@@ -63,7 +63,7 @@ test('students and routines that cannot be read are said by name, and the others
   expect(await screen.findByText(/2 entries cannot be read by this version/)).toBeVisible();
   expect(screen.getByText('From tomorrow').closest('li')).toHaveTextContent('later version');
   expect(screen.getByText('Torn warm-up').closest('li')).toHaveTextContent('is missing');
-  expect(screen.getByRole('link', { name: 'Maud Pellow' })).toBeVisible();
+  expect(await screen.findByRole('link', { name: 'Maud Pellow' })).toBeVisible();
 });
 
 test('a press anywhere on a row opens the student', async () => {
