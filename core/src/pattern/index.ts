@@ -7,6 +7,7 @@ export { withBreaths } from './with-breaths.ts';
 export { practiceForms, type PracticeForm } from './practice-forms.ts';
 export { parsePattern } from './parse-pattern.ts';
 export { spellSemitones } from './degree.ts';
+export { withDegrees } from './with-degrees.ts';
 export {
   isSounding,
   MARK_KINDS,

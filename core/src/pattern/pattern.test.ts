@@ -2,7 +2,15 @@ import fc from 'fast-check';
 import { thrownBy } from '../testing/thrown.ts';
 import { PatternError } from '../errors.ts';
 import { modes, patternTexts } from '../testing/arbitraries.ts';
-import { formatPattern, isSounding, markPattern, narrowPattern, parsePattern, type Pattern } from './index.ts';
+import {
+  formatPattern,
+  isSounding,
+  markPattern,
+  narrowPattern,
+  parsePattern,
+  withDegrees,
+  type Pattern,
+} from './index.ts';
 
 const pitches = (pattern: Pattern): (number | undefined)[] => pattern.events.map((event) => event.to);
 
@@ -220,4 +228,12 @@ test('marks lie over events that are there', () => {
   expect(thrownBy(() => markPattern(pattern, [{ kind: 'hold', first: 2, last: 3 }]))).toMatchObject({
     code: 'BAD_MARK',
   });
+});
+
+test.each([
+  ['1 2 b3 5, r 1~5', 'major', '1 2 ♭3 5, – 1–5'],
+  ['1 2 3 8', 'minor', '1 2 3 8'],
+] as const)('degrees of %s in %s are read %s', (text, mode, wanted) => {
+  const { events } = withDegrees(parsePattern(text, { mode, syllables: 'noh' }));
+  expect(events.map(({ syllable = '–' }) => syllable).join(' ')).toBe(wanted);
 });

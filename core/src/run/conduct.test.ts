@@ -57,6 +57,24 @@ describe('conduct', () => {
     expect(play(marked(play(twice(true), 'next', 'next')), 'next').phase).toBe('singing');
   });
 
+  test('before it leaves its start a ladder goes the other way instead, inside the limits, and comes home', () => {
+    const settings = { start: 62, floor: 59, maxKeys: 6, travel: 'rise-return', touchLimit: false };
+    const first = play(startRun(layRoutine([step('up-and-down-five', settings)], contextOf())), 'next');
+    let state = conduct(first, { type: 'other-way', seconds: 300, id: id() });
+    const floor = currentKey(state) && state.steps[0]?.ladder?.floor;
+    const sung = [62];
+    while (state.phase !== 'finished') {
+      sung.push(currentKey(state)?.tonic ?? 0);
+      expect(currentKey(state)?.low).toBeGreaterThanOrEqual(floor ?? Infinity);
+      state = play(state, 'next');
+    }
+    expect(sung).toEqual([62, 61, 60, 61, 62]);
+    // Away from its start it turns back, and no further.
+    const away = play(first, 'next');
+    expect(conduct(away, { type: 'other-way', seconds: 300, id: id() })).toBe(away);
+    expect(conduct(first, { type: 'other-way', seconds: 3, id: id() })).toBe(first);
+  });
+
   test('a ladder that comes twice is counted down each time by itself', () => {
     const settings = { start: 59, maxKeys: 3, again: { further: 2 } };
     const first = play(startRun(layRoutine([step('up-and-down-five', settings)], contextOf())), 'next');

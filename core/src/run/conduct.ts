@@ -6,7 +6,7 @@ import { enter } from './enter-key.ts';
 import { turnsIn } from './fellows.ts';
 import { moreHelp } from './help-after.ts';
 import { atHalfTempo, atTempo, onVowel, toKey, withMark, withoutMark } from './live-changes.ts';
-import { canGoHome, canTurnBack, currentKey, currentStep, fewMore, firstToCome } from './run-queries.ts';
+import { canGoHome, canTurnBack, currentKey, currentStep, fewMore, firstToCome, otherWay } from './run-queries.ts';
 import { runKeysOf } from './run-plan.ts';
 import { effort, goneOn, mark, markedSinger, takenBack } from './stops.ts';
 import type { RunAction, RunKey, RunState, RunStep } from './run.types.ts';
@@ -178,6 +178,10 @@ export function conduct(state: RunState, action: RunAction): RunState {
     case 'then-home': {
       const found = fewMore(state, action.more, action.seconds);
       return found?.canBe ? goOnWith(state, found.ladder, action.id, false) : state;
+    }
+    case 'other-way': {
+      const rest = otherWay(state, action.seconds);
+      return rest ? goOnWith(state, rest, action.id, false) : state;
     }
     case 'tempo':
       return atTempo(state, action.by);

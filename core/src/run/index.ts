@@ -13,7 +13,7 @@ export {
   type Joining,
 } from './fellows.ts';
 export { partOfRun, type PartOfRun } from './part-of-run.ts';
-export { canGoHome, canTurnBack, currentKey, currentStep, fewMore, keyPlayed } from './run-queries.ts';
+export { canGoHome, canTurnBack, currentKey, currentStep, fewMore, keyPlayed, otherWay } from './run-queries.ts';
 export { mannerThatWorked } from './help-after.ts';
 export { MOST_READY_QUESTIONS, READY_GLIDE, USUAL_READY_QUESTIONS, type ReadyQuestion } from './ready.data.ts';
 export { isReadyDue, repairsFor, type Repair } from './ready.ts';

@@ -1,4 +1,4 @@
-import { fewMoreThenHome, type FewMore } from '../ladder/index.ts';
+import { fewMoreThenHome, type FewMore, type Ladder } from '../ladder/index.ts';
 import { turnsIn } from './fellows.ts';
 import type { RunKey, RunState, RunStep } from './run.types.ts';
 
@@ -50,6 +50,28 @@ export function fewMore(state: RunState, more: number, seconds: number): FewMore
   if (!step?.ladder || !key || !state.begun || key.leg !== step.keys[0]?.leg) return undefined;
   const alone = seconds / turnsIn(step, key);
   return fewMoreThenHome(step.ladder, key.tonic, key.leg === 'down' ? -1 : 1, more, alone);
+}
+
+/**
+ * The ladder the other way instead, before it has left its start: down where it was to go up, as far as the limits, the keys
+ * that were planned and the time let it, then home.
+ *
+ * @param seconds left for what comes after the key being sung
+ * @returns nothing where it has left its start, or there is no room on the other side
+ */
+export function otherWay(state: RunState, seconds: number): Ladder | undefined {
+  const step = currentStep(state);
+  const key = currentKey(state);
+  if (!step?.ladder || !key || !state.begun || state.turned) return undefined;
+  const { ladder, keys } = step;
+  if (key.leg === 'home' || key.tonic !== ladder.start || keys[0]?.leg !== key.leg) return undefined;
+  const planned = keys.slice(state.keyIndex).filter(({ leg, tonic }) => leg === key.leg && tonic !== key.tonic);
+  const alone = seconds / turnsIn(step, key);
+  for (let more = new Set(planned.map(({ tonic }) => tonic)).size; more > 0; more -= 1) {
+    const found = fewMoreThenHome(ladder, key.tonic, key.leg === 'down' ? 1 : -1, more, alone);
+    if (found.canBe && found.ladder.rungs.some(({ leg }) => leg !== 'home')) return found.ladder;
+  }
+  return undefined;
 }
 
 /**

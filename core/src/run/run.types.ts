@@ -138,6 +138,8 @@ export type RunAction =
   | { readonly type: 'help'; readonly help: Help }
   /** So many keys further, then home; `seconds` are left for them. */
   | { readonly type: 'then-home'; readonly more: number; readonly seconds: number; readonly id: string }
+  /** The other way from its start, down instead of up; `seconds` are left for it. */
+  | { readonly type: 'other-way'; readonly seconds: number; readonly id: string }
   /** Slower or faster from the next key on, beats per minute. */
   | { readonly type: 'tempo'; readonly by: number }
   /** Half the tempo from the next key on, or the whole again. */

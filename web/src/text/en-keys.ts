@@ -94,7 +94,7 @@ export const keySheet = {
     dizzy: 'dizzy: breath work stops',
     effort: 'too much effort',
     next: 'next key',
-    turn: 'turn back now',
+    turn: 'turn back now, or at the start the other way',
     pause: 'pause',
   },
 };

@@ -113,6 +113,14 @@ export const piano = {
     NOT_HERE: 'A camera needs a secure address. A mirror on the wall does the same.',
   },
   secondTime: 'second time',
+  goesHome: {
+    title: 'Goes home',
+    nothing: 'nothing yet',
+    make: 'What was sung today',
+    named: 'For home, {{day}}',
+  },
+  degrees: 'Degrees under the notes',
+  syllables: 'Syllables under the notes',
   singers: {
     title: 'Who sings',
     then: 'then {{name}}',
@@ -207,6 +215,8 @@ export const piano = {
     skip: 'Skip this key',
     turnHere: 'Effort: turn here',
     turn: 'Turn back now',
+    downInstead: 'Down instead',
+    upInstead: 'Up instead',
     homeNow: 'Home',
     nextStep: 'Next step',
     next: 'Next key',

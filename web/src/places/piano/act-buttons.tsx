@@ -4,6 +4,7 @@ import {
   canTurnBack,
   currentKey,
   currentStep,
+  otherWay,
   turnsAtEffort,
   type Approach,
   type RunState,
@@ -52,6 +53,9 @@ export function ActButtons({ running, state, approach }: ActButtonsProps): React
   const { act, isHeld, isLasting } = running;
   // By most schools the first sign of effort is where a ladder turns.
   const isTurn = turnsAtEffort(approach) && state.marks.includes('strain') && canTurnBack(state);
+  const instead = otherWay(state, running.room);
+  const insteadWord = t(currentKey(state)?.leg === 'down' ? 'piano.acts.upInstead' : 'piano.acts.downInstead');
+  const turnWord = isTurn ? t('piano.acts.turnHere') : instead ? insteadWord : t('piano.acts.turn');
   const isLastKey = state.keyIndex === (currentStep(state)?.keys.length ?? 0) - 1;
   const isLastStep = state.stepIndex === state.steps.length - 1;
   const goesOn = hasKeys && !isLastKey;
@@ -78,13 +82,11 @@ export function ActButtons({ running, state, approach }: ActButtonsProps): React
         }}
       />
       <ActButton
-        label={isTurn ? t('piano.acts.turnHere') : t('piano.acts.turn')}
+        label={turnWord}
         keyCap={<KeyCap>↓</KeyCap>}
         look={isTurn ? 'turn-here' : 'turn'}
-        isOff={!canTurnBack(state)}
-        onPress={() => {
-          act('turn-back');
-        }}
+        isOff={!canTurnBack(state) && !instead}
+        onPress={running.turn}
       />
       <ActButton
         label={t('piano.acts.homeNow')}

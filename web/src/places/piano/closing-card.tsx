@@ -13,6 +13,7 @@ import { writeNote } from '../../text/note-names.ts';
 import { inTenSeconds } from '../../ui/offer-undo.tsx';
 import { EASE } from './ease.ts';
 import { FlightAsSung } from './flight-as-sung.tsx';
+import { GoesHome } from './goes-home.tsx';
 import { useKeepOpenRun } from './use-keep-open-run.ts';
 import classes from './gate.module.css';
 
@@ -188,7 +189,8 @@ export function ClosingCard({ run, routine, student }: ClosingCardProps): ReactE
       {run.state.isOpen && sung.length > 0 && (
         <KeepOpenRun usual={run.routineName} name={keepsAs} onName={setKeepsAs} />
       )}
-      <Group>
+      <GoesHome run={run} routine={routine} />
+      <Group mt="lg">
         <Button size="xl" variant="filled" onClick={done}>
           {t('piano.done')}
         </Button>

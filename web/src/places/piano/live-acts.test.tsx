@@ -35,6 +35,16 @@ test('half the tempo and another vowel hold from here on, each one key', async (
   expect(screen.queryByText('oo', { selector: 'b' })).toBeNull();
 });
 
+test('at its start a ladder goes down instead of up, and from there home', async () => {
+  const { user } = await begun();
+  await user.click(press('Start'));
+  const start = document.querySelector('output')?.textContent ?? '';
+  await user.keyboard('{ArrowDown}');
+  expect(screen.getByRole('table', { name: /^Keys of / }).textContent).toMatch(/down.*home/);
+  expect(document.querySelector('output')?.textContent).not.toBe(start);
+  expect(press('Turn back now')).toBeEnabled();
+});
+
 test('a mark on the key that was left is taken back, here and on the server', async () => {
   const page = await begun();
   const { user } = page;
@@ -230,4 +240,36 @@ test('the count is spoken while the cue sounds, where the browser has a voice, a
     Object.assign(window, { speechSynthesis: undefined });
   });
   Reflect.deleteProperty(window, 'speechSynthesis');
+});
+
+test('degrees under the notes are wished for once, and stay so on this device', async () => {
+  const { user } = await begun();
+  await user.click(press('Start'));
+  await user.click(press('More'));
+  await user.click(await screen.findByRole('menuitem', { name: 'Degrees under the notes' }));
+  await user.click(press('More'));
+  expect(await screen.findByRole('menuitem', { name: 'Syllables under the notes' })).toBeVisible();
+  expect(localStorage.getItem('soft-lark.degrees')).toBe('true');
+});
+
+test('what goes home stands on the closing card, and what was sung today is made into it with a press', async () => {
+  const homework = routine({ id: RUN, name: 'Low water', kind: 'home', minutes: 8 });
+  const page = await begun(['thirds', 'falling-hum'], {
+    'GET /api/routines': [homework],
+    'POST /api/routines': (body: unknown) => routine(body as object),
+  });
+  const { user } = page;
+  await user.click(press('Start'));
+  await user.click(press('Next key'));
+  await user.keyboard('n');
+  await user.click(press('Finish'));
+  const home = within(await screen.findByRole('region', { name: 'Goes home' }));
+  expect(await home.findByRole('link', { name: 'Low water' })).toHaveAttribute(
+    'href',
+    `/routines/${RUN}/hand-out?for=student`,
+  );
+  await user.click(home.getByRole('button', { name: 'What was sung today' }));
+  expect(await home.findByRole('link', { name: /^For home, / })).toBeVisible();
+  const made = page.sent.find(({ what }) => what === 'POST /api/routines')?.body as Schemas['NewRoutineDto'];
+  expect([made.kind, made.minutes, made.steps.map(({ exerciseId }) => exerciseId)]).toEqual(['home', 5, ['thirds']]);
 });

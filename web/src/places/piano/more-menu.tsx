@@ -1,6 +1,6 @@
 import { ActionIcon, Menu } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { IconArrowDownRight, IconDots, IconKeyboard, IconPlus } from '@tabler/icons-react';
+import { IconArrowDownRight, IconDots, IconKeyboard, IconNumbers, IconPlus } from '@tabler/icons-react';
 import { useDisclosure } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
@@ -11,6 +11,7 @@ import { useKeySheet } from '../../ui/key-sheet.tsx';
 import { useKeys } from '../../ui/use-keys.ts';
 import { AddStep } from '../bench/add-step.tsx';
 import { useCallUp, type CallUp } from './use-call-up.ts';
+import { useDegrees } from './use-degrees.ts';
 import { useEasier } from './use-easier.ts';
 import classes from './run.module.css';
 
@@ -23,6 +24,7 @@ export function MoreMenu(props: CallUp): ReactElement {
   const easier = useEasier(run, today, shelf);
   const whole = useQuery(shelfQuery).data;
   const callUp = useCallUp(props);
+  const [hasDegrees, setDegrees] = useDegrees();
   const swap = (): void => {
     if (easier) running.swap(easier);
   };
@@ -50,6 +52,14 @@ export function MoreMenu(props: CallUp): ReactElement {
             onClick={open}
           >
             {t('piano.addStep')}
+          </Menu.Item>
+          <Menu.Item
+            leftSection={<IconNumbers size={18} aria-hidden />}
+            onClick={() => {
+              setDegrees(!hasDegrees);
+            }}
+          >
+            {t(hasDegrees ? 'piano.syllables' : 'piano.degrees')}
           </Menu.Item>
           <Menu.Item leftSection={<IconKeyboard size={18} aria-hidden />} onClick={keys.open}>
             {t('keySheet.title')}

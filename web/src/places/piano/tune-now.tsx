@@ -1,7 +1,8 @@
-import { parsePattern, type Exercise, type Pattern, type RunKey, type RunStep } from '@soft-lark/core';
+import { parsePattern, withDegrees, type Exercise, type Pattern, type RunKey, type RunStep } from '@soft-lark/core';
 import { useMemo, type ReactElement } from 'react';
 import { Staff } from '../../flight/staff.tsx';
 import { useEventNow } from '../../sound/use-event-now.ts';
+import { useDegrees } from './use-degrees.ts';
 
 interface TuneNowProps {
   readonly step: RunStep;
@@ -35,7 +36,9 @@ function tuneAt({ ladder, syllables, vowel }: RunStep, zone: RunKey['zone'], exe
 /** What is played and sung in this key, so that nobody has to remember it. */
 export function TuneNow({ step, current, exercise, going }: TuneNowProps): ReactElement | null {
   const { zone, tonic, tempo, cueSeconds } = current;
-  const pattern = useMemo(() => tuneAt(step, zone, exercise), [step, zone, exercise]);
+  const [hasDegrees] = useDegrees();
+  const tune = useMemo(() => tuneAt(step, zone, exercise), [step, zone, exercise]);
+  const pattern = useMemo(() => (tune && hasDegrees ? withDegrees(tune) : tune), [tune, hasDegrees]);
   const now = useEventNow(pattern, going && { id: going.id, tempo, startsIn: cueSeconds - going.elapsed });
   return pattern ? <Staff pattern={pattern} tonic={tonic} look="piano" now={now} /> : null;
 }

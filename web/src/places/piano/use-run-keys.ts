@@ -112,7 +112,7 @@ export function useRunKeys(
   };
   const other = {
     ArrowRight: doing('next'),
-    ArrowDown: doing('turn-back'),
+    ArrowDown: running.turn,
     ArrowUp: doing('previous-step'),
     ' ': doing(state.phase === 'paused' ? 'resume' : 'pause'),
     // A pedal that sends one of these has it: the teacher has said so.

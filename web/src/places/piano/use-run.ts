@@ -1,4 +1,5 @@
 import {
+  canTurnBack,
   currentStep,
   keySungNow,
   secondsForStep,
@@ -47,6 +48,8 @@ export interface Running {
   readonly room: number;
   /** So many keys more, then home. */
   readonly thenHome: (more: number) => void;
+  /** Turns round; before the ladder has left its start it goes the other way instead. */
+  readonly turn: () => void;
   /** Another key of the step, at once. */
   readonly toKey: (index: number) => void;
   /** The questions before the cool-down are answered; these blocks come first. */
@@ -186,6 +189,10 @@ export function useRun(run: KeptRun, partsOf: PartsOf, playsOn: boolean, elsewhe
     },
     [does, room],
   );
+  const turn = useCallback(() => {
+    if (canTurnBack(state)) act('turn-back');
+    else does({ type: 'other-way', seconds: room, id: v7() });
+  }, [act, does, room, state]);
   const going = isGoing ? { id: moment, elapsed } : null;
-  return { act, does, ...acts, thenHome, elapsed, going, isHeld, isLasting, room };
+  return { act, does, ...acts, thenHome, turn, elapsed, going, isHeld, isLasting, room };
 }
