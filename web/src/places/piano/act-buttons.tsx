@@ -84,7 +84,7 @@ export function ActButtons({ running, state, approach }: ActButtonsProps): React
       <ActButton
         label={turnWord}
         keyCap={<KeyCap>↓</KeyCap>}
-        look={isTurn ? 'turn-here' : 'turn'}
+        {...(!instead && { look: isTurn ? 'turn-here' : 'turn' })}
         isOff={!canTurnBack(state) && !instead}
         onPress={running.turn}
       />

@@ -1,4 +1,4 @@
-import { Button, Group } from '@mantine/core';
+import { Anchor, Button, Group } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactElement } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -50,7 +50,9 @@ export function GoesHome({ run, routine }: GoesHomeProps): ReactElement | null {
       <Group gap="md">
         {homework.map(({ id, name, minutes }) => (
           <span key={id}>
-            <Link to={`/routines/${id}/hand-out?for=student`}>{name}</Link>{' '}
+            <Anchor component={Link} to={`/routines/${id}/hand-out?for=student`}>
+              {name}
+            </Anchor>{' '}
             <small>{t('today.minutes', { count: minutes })}</small>
           </span>
         ))}
