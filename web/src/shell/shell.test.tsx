@@ -134,5 +134,5 @@ test('a server that is away meanwhile is said in a line, and the page stays', as
     },
   });
   expect(await screen.findByText(/No connection to Soft Lark/)).toBeVisible();
-  expect(screen.getByRole('link', { name: 'Maud Pellow' })).toBeVisible();
+  expect(await screen.findByRole('link', { name: 'Maud Pellow' })).toBeVisible();
 });
