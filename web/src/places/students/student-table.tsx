@@ -22,7 +22,7 @@ function useBeside() {
     lessons: lessons.data ?? [],
     lastRuns: new Map((runs.data ?? []).map((run) => [run.studentId, run])),
     routines: routines.data ?? [],
-    isComing: [lessons, runs, routines].some(({ isLoading }) => isLoading),
+    isComing: [lessons, runs, routines].some(({ isLoading, failureCount }) => isLoading && failureCount === 0),
   };
 }
 
